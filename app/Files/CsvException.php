@@ -31,6 +31,16 @@ final class CsvException extends RefusedException
         );
     }
 
+    public static function twice(string $column): self
+    {
+        return new self('twice', sprintf('The first line names “%s” twice. Leave the one out that does not count.', $column), 'csv');
+    }
+
+    public static function unclosed(int $line): self
+    {
+        return new self('unclosed', sprintf('A quote that begins in line %d is never closed. Close it, or take it out.', $line), 'csv');
+    }
+
     public static function tooMany(int $most): self
     {
         return new self('too_much', sprintf('At most %d lines are taken at once. Split the file.', $most), 'csv');

@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property string $uid
  * @property int $lot_id
- * @property string $kind in, taken, back or count
+ * @property string $kind in, taken, topped, back, count, filed (counted as a file says) or righted (what was got was put right)
  * @property string $amount g, mL or pieces; below zero when it went out
  * @property ?int $batch_id
  * @property ?int $making_id

@@ -101,6 +101,15 @@ final class LotException extends RefusedException
         );
     }
 
+    public static function how(string $typed): self
+    {
+        return new self(
+            'unknown',
+            sprintf('“%s” is not how a lot is got: write bought or gathered, or leave it out and note it.', mb_substr($typed, 0, 20)),
+            'got_how',
+        );
+    }
+
     public static function yesOrNo(string $typed, string $field): self
     {
         return new self('unreadable', sprintf('“%s” is neither yes nor no.', mb_substr($typed, 0, 20)), $field);

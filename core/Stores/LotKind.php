@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Stores;
 
+use Kettle\Material\Names;
 use Kettle\Measure\Kind;
 
 /** What a lot is of, and so what it is counted in. */
@@ -26,6 +27,24 @@ enum LotKind: string
             self::Carrier, self::Scent => Kind::Volume,
             self::Jar, self::Bottle, self::Tin => null,
         };
+    }
+
+    /** By its own word or the one people have for it, in the singular or the plural: "herb", "oil", "essential oils". */
+    public static function called(string $typed): ?self
+    {
+        $plain = Names::plain($typed);
+        foreach (self::cases() as $kind) {
+            $also = match ($kind) {
+                self::Carrier => ['carrier oil'],
+                self::Wax => ['wax', 'waxes', 'butter'],
+                default => [],
+            };
+            if (in_array($plain, array_map(Names::plain(...), [$kind->value, $kind->word(), ...$also]), true)) {
+                return $kind;
+            }
+        }
+
+        return null;
     }
 
     public function word(): string

@@ -39,6 +39,11 @@ final class LotReader
         'note',
     ];
 
+    /** What may stand before or behind a price: a sign, a code, or the words that some signs are. */
+    private const MONEY = '[A-Z]{0,3}\p{Sc}|[A-Z]{3}|kr\.?|zł|Kč|Ft|lei|Fr\.?';
+
+    public readonly LotNames $names;
+
     /**
      * @param  array<string, string>  $sizes names of the house's jars and bottles by id
      * @param  (\Closure(string): ?string)|null  $otherMoney the sign of money in a price that is not the house's
@@ -47,9 +52,11 @@ final class LotReader
         private readonly Cupboard $cupboard,
         private readonly AmountReader $amounts,
         private readonly \DateTimeImmutable $today,
-        private readonly array $sizes = [],
+        array $sizes = [],
         private readonly ?\Closure $otherMoney = null,
-    ) {}
+    ) {
+        $this->names = new LotNames($cupboard, $sizes);
+    }
 
     /**
      * @param  array<mixed>  $fields
@@ -62,7 +69,7 @@ final class LotReader
         $faults = new Faults();
         /** @var array<string, string> $text */
         $text = array_combine(self::FIELDS, array_map(fn (string $field) => $this->text($fields, $field), self::FIELDS));
-        $kind = LotKind::tryFrom(mb_strtolower($text['kind']) === 'oil' ? 'carrier' : mb_strtolower($text['kind']));
+        $kind = LotKind::called($text['kind']);
         if ($kind === null) {
             throw LotsException::of([LotException::kind()->toArray()]);
         }
@@ -87,15 +94,13 @@ final class LotReader
             $faults->add(LotException::pastWhenGot());
         }
         $food = $faults->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
-        $own = array_values(
-            array_filter(array_map('trim', preg_split('/[;|]/', $text['allergens']) ?: []), fn (string $each) => $each !== ''),
-        );
-        foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'got_how' => 20, 'part' => 40] as $field => $most) {
+        $own = $this->listed($text['allergens']);
+        $how = $faults->trying('got_how', fn () => $this->how($text['got_how'])) ?? '';
+        foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'part' => 40] as $field => $most) {
             if (mb_strlen($text[$field]) > $most) {
                 $faults->add(LotException::tooLong($field, $most));
             }
         }
-        $how = in_array($text['got_how'], ['bought', 'gathered'], true) ? $text['got_how'] : '';
         if ($faults->all() !== []) {
             throw LotsException::of($faults->all());
         }
@@ -152,20 +157,7 @@ final class LotReader
         if (mb_strlen($own) > 80) {
             throw LotException::tooLong('called', 80);
         }
-        $known = self::among(
-            match ($kind) {
-                LotKind::Herb => array_map(fn ($each) => $each->name, $this->cupboard->herbs()),
-                LotKind::Carrier => array_map(fn ($each) => $each->name, $this->cupboard->carriers()),
-                LotKind::Wax => array_map(fn ($each) => $each->name, $this->cupboard->waxes()),
-                LotKind::Scent => array_map(
-                    fn ($each) => $each->name,
-                    array_filter($this->cupboard->essentialOils(), fn ($oil) => ! $oil->solid),
-                ),
-                LotKind::Addition => $this->additions(),
-                default => $this->sizes,
-            },
-            $typed,
-        );
+        $known = $this->names->named($kind, $typed === '' ? $own : $typed);
         if ($known === null) {
             // An oil without a density, or a vessel without a size, cannot be reckoned with.
             if (in_array($kind, [LotKind::Carrier, LotKind::Scent, LotKind::Jar, LotKind::Bottle], true)) {
@@ -209,15 +201,6 @@ final class LotReader
         };
     }
 
-    /** @return array<string, string> names of what is weighed: additions, and what of the essential oils is solid */
-    private function additions(): array
-    {
-        return [
-            ...array_map(fn ($each) => $each->name, $this->cupboard->additions()),
-            ...array_map(fn ($each) => $each->name, array_filter($this->cupboard->essentialOils(), fn ($oil) => $oil->solid)),
-        ];
-    }
-
     /**
      * By what they hold to the brim: "30 mL", or 30.
      *
@@ -235,24 +218,6 @@ final class LotReader
         $id = Lot::tinOf($ml);
 
         return [$id, $called !== '' ? $called : "{$id} mL tin", [], null, null];
-    }
-
-    /**
-     * @param  array<string, string>  $names by id
-     * @return array{string, string}|null id and name
-     */
-    private static function among(array $names, string $typed): ?array
-    {
-        if (isset($names[$typed])) {
-            return [$typed, $names[$typed]];
-        }
-        foreach ($names as $id => $name) {
-            if (mb_strtolower($name) === mb_strtolower($typed)) {
-                return [(string) $id, $name];
-            }
-        }
-
-        return null;
     }
 
     private function formId(string $typed): string
@@ -297,8 +262,10 @@ final class LotReader
         if ($other !== null) {
             throw LotException::otherMoney($typed, $other);
         }
-        $plain = preg_replace('/^[^\d\-.,]{0,4}\s*|\s*[^\d.,]{0,4}$/u', '', $typed) ?? '';
-        $plain = preg_replace('/,(\d{1,2})$/', '.$1', $plain) ?? '';
+        // Money and nothing else: "12/kg" is no price of a lot, and "50p" is not fifty pounds.
+        $plain = preg_replace('/^(?:'.self::MONEY.')\s*|\s*(?:'.self::MONEY.')$/u', '', $typed) ?? '';
+        $thousands = preg_match('/^\d{1,3}(?:([, .])\d{3})+([.,])\d{1,2}$/', $plain, $m) === 1 && $m[1] !== $m[2] ? $m[1] : '';
+        $plain = preg_replace('/,(\d{1,2})$/', '.$1', $thousands === '' ? $plain : str_replace($thousands, '', $plain)) ?? '';
 
         return preg_match('/^\d{1,6}(\.\d{1,4})?$/', $plain) === 1 ? (float) $plain : throw LotException::price($typed);
     }
@@ -317,6 +284,24 @@ final class LotReader
         }
 
         return $day;
+    }
+
+    /** @return list<string> allergens, none where it says so */
+    private function listed(string $typed): array
+    {
+        $each = array_filter(array_map('trim', preg_split('/[;|,]/', $typed) ?: []), fn (string $one) => $one !== '');
+
+        return count($each) === 1 && preg_match('/^(?:no|none|nil|-|–|n\/a)$/iu', $each[0]) === 1 ? [] : array_values($each);
+    }
+
+    private function how(string $typed): string
+    {
+        return match (mb_strtolower($typed)) {
+            '' => '',
+            'bought', 'purchased' => 'bought',
+            'gathered', 'picked', 'foraged', 'grown', 'home-grown' => 'gathered',
+            default => throw LotException::how($typed),
+        };
     }
 
     private function yesOrNo(string $typed, string $field): bool

@@ -20,15 +20,16 @@ final class Readings
     /**
      * @param  list<mixed>  $rows each {at, c} or {at, f}; at as ISO 8601 or seconds since 1970; a warmth as a number or as "121 F"
      * @param  int  $from the earliest moment that belongs here, s
+     * @param  ?\DateTimeZone  $local whose clock a moment without a zone is of; null where it must have one
      * @return array{taken: array<int, float>, doubled: int, refused: list<array{row: int, sentence: string}>} taken: degrees C by second
      */
-    public static function read(array $rows, int $from, int $now): array
+    public static function read(array $rows, int $from, int $now, ?\DateTimeZone $local = null): array
     {
         $taken = $refused = [];
         $doubled = 0;
         foreach ($rows as $row => $reading) {
             try {
-                [$at, $celsius] = self::one($reading, $from, $now);
+                [$at, $celsius] = self::one($reading, $from, $now, $local);
                 array_key_exists($at, $taken) ? $doubled++ : ($taken[$at] = $celsius);
             } catch (WarmthException $no) {
                 $refused[] = ['row' => $row, 'sentence' => $no->sentence];
@@ -44,10 +45,10 @@ final class Readings
      *
      * @throws WarmthException
      */
-    private static function one(mixed $reading, int $from, int $now): array
+    private static function one(mixed $reading, int $from, int $now, ?\DateTimeZone $local): array
     {
         $reading = is_array($reading) ? $reading : [];
-        $at = self::moment($reading['at'] ?? null);
+        $at = self::moment($reading['at'] ?? null, $local);
         $celsius = array_key_exists('f', $reading) ? self::fahrenheit(self::number($reading['f'])) : self::warmth($reading['c'] ?? null);
         if ($celsius < self::LEAST || $celsius > self::MOST) {
             throw WarmthException::reading($celsius);
@@ -63,7 +64,7 @@ final class Readings
     }
 
     /** @throws WarmthException */
-    public static function moment(mixed $at): int
+    public static function moment(mixed $at, ?\DateTimeZone $local = null): int
     {
         if (is_int($at) || (is_float($at) && is_finite($at) && abs($at) < 1e11)) {
             return (int) $at;
@@ -80,7 +81,43 @@ final class Readings
                 throw WarmthException::noMoment($typed);
             }
         }
-        throw WarmthException::noMoment($typed);
+
+        return $local === null ? throw WarmthException::noMoment($typed) : self::byClock($typed, $local);
+    }
+
+    /**
+     * By the clock on the wall: 2026-11-24 10:05, 2026-11-24 9:05:30 PM.
+     *
+     * @throws WarmthException where the clock never showed that, or showed it twice
+     */
+    private static function byClock(string $typed, \DateTimeZone $zone): int
+    {
+        $pattern = '/^(\d{4})-(\d\d)-(\d\d)[T ](\d{1,2}):(\d\d)(?::(\d\d)(?:[.,]\d+)?)?(?:\s*([ap])\.?m\.?)?$/iD';
+        if (preg_match($pattern, $typed, $m) !== 1 || ! checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
+            throw WarmthException::noMoment($typed);
+        }
+        [$hour, $half] = [(int) $m[4], strtolower($m[7] ?? '')];
+        if ($hour > 23 || ($half !== '' && ($hour < 1 || $hour > 12))) {
+            throw WarmthException::noMoment($typed);
+        }
+        $hour = $half === '' ? $hour : ($hour % 12) + ($half === 'p' ? 12 : 0);
+        $wall = sprintf('%s-%s-%s %02d:%s:%s', $m[1], $m[2], $m[3], $hour, $m[5], ($m[6] ?? '') === '' ? '00' : $m[6]);
+        try {
+            $moment = new \DateTimeImmutable($wall, $zone);
+        } catch (\Exception) {
+            throw WarmthException::noMoment($typed);
+        }
+        if ($moment->format('Y-m-d H:i:s') !== $wall) {
+            throw WarmthException::skipped($typed);
+        }
+        // By an hour, or by the half hour of Lord Howe Island: tz database.
+        foreach ([-3600, -1800, 1800, 3600] as $by) {
+            if ($moment->setTimestamp($moment->getTimestamp() + $by)->format('Y-m-d H:i:s') === $wall) {
+                throw WarmthException::twice($typed);
+            }
+        }
+
+        return $moment->getTimestamp();
     }
 
     /**

@@ -139,6 +139,30 @@ final class WarmthException extends RefusedException
         );
     }
 
+    public static function skipped(string $typed): self
+    {
+        return new self(
+            'unreadable',
+            sprintf(
+                'The clocks went past “%s” that night, forward. Write it with its zone, as in 2026-03-29T01:30:00Z.',
+                mb_substr($typed, 0, 40),
+            ),
+            'readings',
+        );
+    }
+
+    public static function twice(string $typed): self
+    {
+        return new self(
+            'unreadable',
+            sprintf(
+                'The clocks showed “%s” twice that night. Write it with its zone, as in 2026-10-25T01:30:00Z.',
+                mb_substr($typed, 0, 40),
+            ),
+            'readings',
+        );
+    }
+
     public static function weather(string $what): self
     {
         return new self('out_of_range', $what, 'weather');

@@ -272,3 +272,60 @@ it('does not read a picture of forty megabytes at all', function () {
         413,
     );
 });
+
+it('says what weather it would take before it takes any', function () {
+    $csv = base64_encode("day,cloud\n2026-11-20,0.4\n");
+    $this->atHouse('POST', '/weather', ['csv' => $csv, 'do' => false])
+        ->assertOk()
+        ->assertJsonPath('taken', 1);
+    expect(DB::table('weather_days')->count())->toBe(0);
+    $this->atHouse('POST', '/weather', ['csv' => $csv, 'do' => true])->assertJsonPath('taken', 1);
+    expect(DB::table('weather_days')->count())->toBe(1);
+});
+
+it('tells by all of a file what its clouds are a part of', function (string $cloud, array $shares, array $refused) {
+    $lines = array_map(
+        fn (string $each, int $at) => sprintf('%02d/11/2026,%s', 14 + $at, $each),
+        explode(' ', $cloud),
+        range(0, substr_count($cloud, ' ')),
+    );
+    $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode("date,cloud\n".implode("\n", $lines)), 'do' => true])
+        ->assertOk()
+        ->json();
+    $taken = DB::table('weather_days')->orderBy('day')->pluck('cloud');
+    expect($taken->map(fn ($share) => round((float) $share, 3))->all())
+        ->toBe($shares)
+        ->and(array_column($took['refused'], 'sentence'))
+        ->toBe($refused);
+})->with([
+    'shares' => ['0.5 1 0', [0.5, 1.0, 0.0], []],
+    // One per cent is a clear sky, and not a covered one.
+    'per cents' => ['55 1 100', [0.55, 0.01, 1.0], []],
+    'with their signs' => ['1% 100% 3/8', [0.01, 1.0, 0.375], []],
+    // WMO, Manual on Codes, table 2700, cloud in eighths: from memory.
+    'eighths or per cents' => [
+        '5 8',
+        [],
+        ['“5” may be 5 % or 5/8 of the sky. Write which.', '“8” may be 8 % or 8/8 of the sky. Write which.'],
+    ],
+    'too many' => ['9/8 120% 0.5', [0.5], array_fill(0, 2, 'No sky has more clouds than it can hold: at most 1, 100 % or 8/8.')],
+    'words' => ['grey', [], ['Clouds are a share from 0 to 1, per cent, or eighths as in 5/8.']],
+]);
+
+it('reads eighths by their column, and degrees as they are read here', function () {
+    $this->call_('PATCH', '/me', ['temperature' => 'f'])->assertOk();
+    $csv = "day,oktas,low,high\n2026-11-20,8,41,50\n2026-11-21,2,5 C,10 C\n2026-11-21,3,,\n2026-11-22,9,,\n";
+    $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode($csv), 'do' => true])
+        ->assertOk()
+        ->json();
+    expect(
+        DB::table('weather_days')
+            ->orderBy('day')
+            ->get(['cloud', 'low_c', 'high_c'])
+            ->map(fn ($day) => array_map('floatval', (array) $day))
+            ->all(),
+    )
+        ->toEqual([['cloud' => 1.0, 'low_c' => 5.0, 'high_c' => 10.0], ['cloud' => 0.25, 'low_c' => 5.0, 'high_c' => 10.0]])
+        ->and(array_column($took['refused'], 'row'))
+        ->toBe([4, 5]);
+});

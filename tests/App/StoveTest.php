@@ -306,6 +306,28 @@ it('counts a trial at sixty times the clock for no jar', function () {
         ->assertJsonPath('faults.0.field', 'speed');
 });
 
+it('reads a log by the degrees of its column, or of whoever reads thermometers here', function (string $csv, array $centi, string $notes) {
+    $pot = begun($this, [warmBatch($this)]);
+    Carbon::setTestNow(Carbon::now()->addHours(2));
+    $this->call_('PATCH', '/me', ['temperature' => 'f'])->assertOk();
+    $took = $this->atHouse('POST', "/stove/{$pot['id']}/csv", ['csv' => base64_encode($csv), 'do' => true])
+        ->assertOk()
+        ->json();
+    expect(DB::table('readings')->orderBy('at')->pluck('centi_c')->map(fn ($c) => (int) $c)->all())
+        ->toBe($centi)
+        ->and(implode(' ', $took['notes']))
+        ->toContain($notes);
+})->with([
+    // 104 °F is 40 °C: NIST SP 811, B.9.
+    'as they are read here' => ["time,temperature\n2026-11-24 10:15,104\n", [4000], 'without a unit are taken as °F'],
+    'Celsius by its column' => ["time,Temp (°C)\n2026-11-24 10:15,40\n", [4000], '“temp (°c)” is read as c.'],
+    'Celsius by a column of ours' => ["at,c\n2026-11-24 10:15,40\n", [4000], ''],
+    'Fahrenheit by its column' => ["at,f\n2026-11-24 10:15,\"104,0\"\n", [4000], ''],
+    'a unit in the cell goes before all' => ["at,f\n2026-11-24 10:15,40 C\n", [4000], ''],
+    'days and hours apart' => ["Date,Time,°C\n24/11/2026,10:15,40\n24/11/2026,10:25 AM,41\n", [4000, 4100], 'with the day first'],
+    'one sensor of each kind' => ["at,c,f\n2026-11-24 10:15,,104\n2026-11-24 10:25,41,\n", [4000, 4100], ''],
+]);
+
 it('reads a log from a file, with each refused line', function () {
     $pot = begun($this, [warmBatch($this)]);
     Carbon::setTestNow(Carbon::now()->addHours(2));
@@ -324,7 +346,10 @@ it('reads a log from a file, with each refused line', function () {
         ->toBe([4, 5])
         ->and(DB::table('readings')->count())
         ->toBe(2);
-    expect($try(true)['doubled'])->toBe(2);
+    expect($try(true)['doubled'])
+        ->toBe(2)
+        ->and($try(false))
+        ->toMatchArray(['taken' => 0, 'doubled' => 2]);
     $this->atHouse('POST', "/stove/{$pot['id']}/csv", ['csv' => base64_encode("a,b\n1,2\n"), 'do' => true])
         ->assertStatus(422)
         ->assertSee('columns');

@@ -241,3 +241,67 @@ it('takes no price in money that is not the house’s', function (string $price,
     ['EUR 3.20', 'price: unknown'],
     ['$3', 'price: unknown'],
 ]);
+
+it('reads a price as money, and nothing else as one', function (string $typed, ?float $price) {
+    $fields = ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'price' => $typed];
+    $price === null ? expect(lotFaults($fields))->toBe(['price: unreadable']) : expect(readLot($fields)['lot']->stock->price)->toBe($price);
+})->with([
+    ['12.50', 12.5],
+    ['12,50', 12.5],
+    ['£12.50', 12.5],
+    ['12.50 EUR', 12.5],
+    ['kr 120', 120.0],
+    ['US$9', 9.0],
+    ['1,234.50', 1234.5],
+    ['1.234,50 €', 1234.5],
+    ['1 234,50', 1234.5],
+    // Of each kilogram, of each piece, pence: no price of a lot in the house's money.
+    ['12/kg', null],
+    ['12 kg', null],
+    ['3 ea', null],
+    ['50p', null],
+    ['12 x 3', null],
+    // A thousand or one and a bit: common practice, no source.
+    ['1,234', null],
+    ['£', null],
+]);
+
+it('takes a thing by any of its names', function (string $kind, string $typed, string $id) {
+    expect(readLot(['kind' => $kind, 'material' => $typed, 'amount' => '20'.($kind === 'jar' ? '' : ' g')])['lot']->material)->toBe($id);
+})->with([
+    // Straight or curved, the sign of the omission is the same to whoever types it.
+    ['herb', "St John's wort", 'st-johns-wort'],
+    ['herb', 'ST JOHN’S WORT', 'st-johns-wort'],
+    ['herb', 'Hypericum perforatum', 'st-johns-wort'],
+    ['herbs', 'nettles', 'nettle-leaf'],
+    ['oil', 'olea europaea fruit oil', 'olive'],
+    ['butter', 'shea butter', 'shea'],
+    ['jar', 'Pint jars', 'j1'],
+]);
+
+it('takes the name of a lot where nothing else is said', function () {
+    expect(readLot(['kind' => 'herb', 'called' => 'Calendula', 'amount' => '20 g'])['lot']->material)
+        ->toBe('calendula')
+        // What it is goes before what it is called.
+        ->and(readLot(['kind' => 'herb', 'material' => 'nettle-leaf', 'called' => 'Calendula', 'amount' => '20 g'])['lot']->material)
+        ->toBe('nettle-leaf')
+        ->and(readLot(['kind' => 'herb', 'called' => 'sea campion', 'amount' => '20 g'])['lot']->material)
+        ->toBe('');
+});
+
+it('says how a lot was got in its own words only', function (string $typed, ?string $how) {
+    $fields = ['kind' => 'herb', 'material' => 'nettle', 'amount' => '20 g', 'got_how' => $typed];
+    $how === null ? expect(lotFaults($fields))->toBe(['got_how: unknown']) : expect(readLot($fields)['how'])->toBe($how);
+})->with([['', ''], ['Bought', 'bought'], ['grown', 'gathered'], ['foraged', 'gathered'], ['swapped', null], ['from a friend', null]]);
+
+it('has no allergen where none is said', function (string $typed, array $allergens) {
+    $lot = readLot(['kind' => 'herb', 'material' => 'nettle', 'amount' => '20 g', 'allergens' => $typed])['lot'];
+    expect($lot->origin->allergens)->toBe($allergens);
+})->with([
+    ['none', []],
+    ['n/a', []],
+    ['-', []],
+    ['nuts, soya', ['nuts', 'soya']],
+    ['nuts; soya|sesame', ['nuts', 'soya', 'sesame']],
+    ['no nuts', ['no nuts']],
+]);

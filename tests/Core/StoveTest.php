@@ -249,3 +249,46 @@ it('stays at the room where no sun comes', function () {
             ->toBe(0.0);
     }
 });
+
+it('reads a moment by the clock on the wall', function (string $typed, ?string $utc) {
+    // London: clocks went forward at 01:00 UTC on 29 March 2026 and back at 01:00 UTC on 25 October 2026 (tz database).
+    $read = fn () => Readings::moment($typed, new DateTimeZone('Europe/London'));
+    $utc === null ? expect($read)->toThrow(WarmthException::class) : expect($read())->toBe((new DateTimeImmutable($utc))->getTimestamp());
+})->with([
+    ['2026-11-24 10:05', '2026-11-24T10:05:00Z'],
+    ['2026-07-24 10:05:30', '2026-07-24T09:05:30Z'],
+    ['2026-07-24T9:05', '2026-07-24T08:05:00Z'],
+    ['2026-11-24 10:05:30.250', '2026-11-24T10:05:30Z'],
+    ['2026-11-24 9:05 PM', '2026-11-24T21:05:00Z'],
+    ['2026-11-24 12:05 a.m.', '2026-11-24T00:05:00Z'],
+    ['2026-11-24 12:05 pm', '2026-11-24T12:05:00Z'],
+    ['2026-07-24 10:05+00:00', '2026-07-24T10:05:00Z'],
+    ['1795514700', '2026-11-24T10:05:00Z'],
+    ['2026-03-29 00:59', '2026-03-29T00:59:00Z'],
+    ['2026-03-29 01:30', null],
+    ['2026-03-29 02:00', '2026-03-29T01:00:00Z'],
+    ['2026-10-25 00:59', '2026-10-24T23:59:00Z'],
+    ['2026-10-25 01:00', null],
+    ['2026-10-25 01:59', null],
+    ['2026-10-25 01:30+01:00', '2026-10-25T00:30:00Z'],
+    ['2026-10-25 02:00', '2026-10-25T02:00:00Z'],
+    ['2026-02-29 10:00', null],
+    ['2026-11-24 24:05', null],
+    ['2026-11-24 13:05 PM', null],
+    ['2026-11-24 0:05 am', null],
+    ['2026-11-24 10:75', null],
+    ['2026-11-24', null],
+    ['10:05', null],
+    ['', null],
+]);
+
+it('says that the clocks showed a moment twice, or never', function (string $typed, string $says) {
+    expect(fn () => Readings::moment($typed, new DateTimeZone('Europe/London')))->toThrow(WarmthException::class, $says);
+})->with([
+    ['2026-03-29 01:30', 'The clocks went past “2026-03-29 01:30” that night'],
+    ['2026-10-25 01:30', 'The clocks showed “2026-10-25 01:30” twice that night'],
+]);
+
+it('takes a moment without a zone from nobody else', function () {
+    expect(fn () => Readings::moment('2026-11-24 10:05'))->toThrow(WarmthException::class);
+});

@@ -1,9 +1,8 @@
 import { useState } from 'react'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
-import { base64 } from '../parts/base64'
-import { Refused } from '../parts/Listed'
 import { Notice, Trouble } from '../parts/Notice'
 import { useWidth } from '../parts/useWidth'
+import { TakenFromCsv } from '../parts/TakenFromCsv'
 
 const SKIES: Record<string, string> = {
   clear: 'Under clear skies',
@@ -128,33 +127,14 @@ function Weather() {
   const house = useHouseId()
   const write = useWrite<'POST /houses/{house}/weather'>()
   return (
-    <details>
-      <summary className="min-h-11 py-2 font-semibold">Real days from a file</summary>
-      <label className="flex flex-col gap-1">
-        CSV with day and cloud (0 to 1, or per cent), and low and high if you have them
-        <input
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv"
-          className="field"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            if (file)
-              void base64(file).then((csv) =>
-                write.mutate({ path: `/houses/${house}/weather`, body: { csv, do: true } }),
-              )
-          }}
-        />
-      </label>
-      <Trouble problem={write.error} />
-      {write.data ? (
-        <div role="status">
-          <p>
-            {write.data.taken} days taken in
-            {write.data.refused.length > 0 ? `, ${write.data.refused.length} refused` : ''}.
-          </p>
-          <Refused lines={write.data.refused} />
-        </div>
-      ) : null}
-    </details>
+    <TakenFromCsv
+      summary="Real days from a file"
+      label="CSV with day and cloud (0 to 1, per cent, or eighths as in 5/8), and low and high if you have them"
+      what={['day', 'days']}
+      taken={write.data}
+      error={write.error}
+      busy={write.isPending}
+      send={(csv, go) => write.mutate({ path: `/houses/${house}/weather`, body: { csv, do: go } })}
+    />
   )
 }

@@ -9,6 +9,7 @@ import { Field, TimeField } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
+import { FileInput } from '../parts/FileInput'
 
 type Page = Shape<'DiaryPage'>
 type Day = Page['days'][number]
@@ -294,26 +295,22 @@ function Calendars({ page, works, keeps }: { page: Page; works: boolean; keeps: 
         ))}
       </ul>
       {works ? (
-        <label className="flex flex-col gap-1">
-          <span>
-            <strong>In:</strong> an .ics file; heated work goes round its busy times
-          </span>
-          <input
-            type="file"
-            accept=".ics,text/calendar"
-            className="field"
-            onChange={(event) => {
-              const file = event.target.files?.[0]
-              if (!file) return
-              void file.text().then((ics) =>
-                read.mutate({
-                  path: `/houses/${house}/calendars`,
-                  body: { called: file.name.replace(/\.ics$/i, '').slice(0, 80) || 'calendar', ics },
-                }),
-              )
-            }}
-          />
-        </label>
+        <FileInput
+          label={
+            <span className="font-normal">
+              <strong>In:</strong> an .ics file; heated work goes round its busy times
+            </span>
+          }
+          accept=".ics,text/calendar"
+          onFile={(file) =>
+            file.text().then((ics) =>
+              read.mutate({
+                path: `/houses/${house}/calendars`,
+                body: { called: file.name.replace(/\.ics$/i, '').slice(0, 80) || 'calendar', ics },
+              }),
+            )
+          }
+        />
       ) : null}
       <Trouble problem={read.error ?? forget.error ?? feed.error} />
       <p>

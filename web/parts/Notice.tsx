@@ -19,6 +19,17 @@ export function Notice({ rank, children }: { rank: string; children: ReactNode }
   )
 }
 
+/** What of a file was taken for what. */
+export function TakenFor({ notes }: { notes: string[] }) {
+  return notes.length === 0 ? null : (
+    <Notice rank="care">
+      {notes.map((note) => (
+        <span key={note}>{note} </span>
+      ))}
+    </Notice>
+  )
+}
+
 export function Trouble({ problem }: { problem: Problem | null | undefined }) {
   if (!problem) return null
   if (problem instanceof WrittenHere) return <Here says={problem.message} />

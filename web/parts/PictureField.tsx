@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { FileInput } from './FileInput'
 import { smaller } from './picture'
 
 /** A file chosen, and made small before it is sent; what is no picture is said. */
@@ -12,22 +13,16 @@ export function PictureInput({
   onWrong: (says: string) => void
 }) {
   return (
-    <label className="flex flex-col gap-1 font-semibold">
-      {label}
-      <input
-        type="file"
-        accept="image/*"
-        className="field font-normal"
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          onWrong('')
-          if (file)
-            smaller(file).then(onChange, () =>
-              onWrong('That could not be read as a picture. Take a JPEG, PNG or WebP.'),
-            )
-        }}
-      />
-    </label>
+    <FileInput
+      label={label}
+      accept="image/*"
+      onFile={(file) => {
+        onWrong('')
+        return smaller(file).then(onChange, () =>
+          onWrong('That could not be read as a picture. Take a JPEG, PNG or WebP.'),
+        )
+      }}
+    />
   )
 }
 

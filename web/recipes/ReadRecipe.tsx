@@ -7,6 +7,7 @@ import { useKept } from '../parts/kept'
 import { Notice, Trouble } from '../parts/Notice'
 import { ReadLines } from '../parts/ReadLines'
 import { isProduct, putThere } from './wish'
+import { FileInput } from '../parts/FileInput'
 
 const AS: Record<string, string> = {
   herb: 'herb',
@@ -45,15 +46,11 @@ export default function ReadRecipe() {
             hint="As it is written: a line for each thing. Or a file of ours, or schema.org JSON-LD, pasted whole."
             onChange={(e) => setText(e.target.value)}
           />
-          <label className="flex flex-col gap-1 font-semibold">
-            Or a file
-            <input
-              type="file"
-              accept=".json,.jsonld,.txt,application/json,text/plain"
-              className="field font-normal"
-              onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
-            />
-          </label>
+          <FileInput
+            label="Or a file"
+            accept=".json,.jsonld,.txt,application/json,text/plain"
+            onFile={(file) => file.text().then(setText)}
+          />
           {read.error && !read.error.about('text') ? <Trouble problem={read.error} /> : null}
           <Button type="submit" look="strong" className="self-start px-6" disabled={read.isPending}>
             Read it

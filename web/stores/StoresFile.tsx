@@ -3,8 +3,8 @@ import { Link } from 'react-router'
 import { useHouseId, useWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { Button, FileLink } from '../parts/Button'
-import { base64 } from '../parts/base64'
-import { Notice, Trouble } from '../parts/Notice'
+import { CsvInput } from '../parts/CsvInput'
+import { TakenFor, Trouble } from '../parts/Notice'
 
 const WORDS = { added: 'added', changed: 'changed', same: 'left as it is', refused: 'Refused' }
 
@@ -31,37 +31,24 @@ export default function StoresFile() {
           <h2 className="text-2xl">In</h2>
           <p>
             The first line names the columns: kind, material and amount at least; called, form, state, low_at, price,
-            got_how, got_where, got_on, opened_on, best_before, food_grade, allergens and note if you have them. A line
-            with the id it went out with changes that lot; one without adds another. Nothing happens before you have
-            seen what would.
+            got_how, got_where, got_on, opened_on, best_before, food_grade, allergens, note and left if you have them. A
+            line with the id it went out with changes that lot, in the columns the file has; one without adds another.
+            Nothing happens before you have seen what would.
           </p>
-          <label className="flex flex-col gap-1 font-semibold">
-            A CSV file
-            <input
-              type="file"
-              accept=".csv,.tsv,.txt,text/csv"
-              className="field font-normal"
-              onChange={(event) => {
-                const file = event.target.files?.[0]
-                if (!file) return
-                void base64(file).then((text) => {
-                  setCsv({ name: file.name, text })
-                  send(text, false)
-                })
-              }}
-            />
-          </label>
+          <CsvInput
+            label="A CSV file"
+            onText={(text, name) => {
+              setCsv({ name, text })
+              send(text, false)
+            }}
+          />
           <Trouble problem={write.error} />
-          {preview && csv ? (
+          {preview && csv && !write.error ? (
             <div className="flex flex-col gap-3" role="status">
               <p className="text-lg font-semibold">
                 {csv.name}: {preview.says}
               </p>
-              {preview.notes.map((note) => (
-                <Notice key={note} rank="care">
-                  {note}
-                </Notice>
-              ))}
+              <TakenFor notes={preview.notes} />
               {preview.done ? (
                 <Link className="font-semibold underline" to={`/h/${house}/stores`}>
                   To Stores

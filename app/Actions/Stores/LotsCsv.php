@@ -9,7 +9,6 @@ use App\Models\Lot;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Facades\DB;
 use Kettle\Stores\LotReader;
-use Kettle\Stores\LotsException;
 
 /** Stores as CSV (RFC 4180, UTF-8), out and in. What would happen is shown, row by row, before it does. */
 final readonly class LotsCsv
@@ -20,6 +19,33 @@ final readonly class LotsCsv
     private const SHOWN = 200;
 
     public const COLUMNS = ['id', ...LotReader::FIELDS, 'left'];
+
+    /** What people call these columns in lists of their own: common practice, no source. */
+    private const ALSO = [
+        'type' => 'kind',
+        'name' => 'called',
+        'herb' => 'called',
+        'item' => 'called',
+        'quantity' => 'amount',
+        'qty' => 'amount',
+        'weight' => 'amount',
+        'cost' => 'price',
+        'paid' => 'price',
+        'supplier' => 'got_where',
+        'source' => 'got_where',
+        'where' => 'got_where',
+        'date' => 'got_on',
+        'bought_on' => 'got_on',
+        'got' => 'got_on',
+        'opened' => 'opened_on',
+        'bbe' => 'best_before',
+        'bbd' => 'best_before',
+        'best_before_date' => 'best_before',
+        'use_by' => 'best_before',
+        'expiry' => 'best_before',
+        'notes' => 'note',
+        'remaining' => 'left',
+    ];
 
     public function __construct(private SaveLot $keep, private CurrentHouse $current) {}
 
@@ -51,23 +77,24 @@ final readonly class LotsCsv
             [['kind'], ['amount'], ['material', 'called']],
             self::COLUMNS,
             self::MOST_ROWS,
-        );
+            self::ALSO,
+        )->withDays(['got_on', 'opened_on', 'best_before']);
 
         return DB::transaction(function () use ($table, $do): CsvPreview {
             House::query()
                 ->whereKey($this->current->house()->id)
                 ->lockForUpdate()
                 ->first();
+            $lines = (new CsvLines($this->keep, $table))->read();
             $reader = $this->keep->reader();
-            $known = Lot::query()->whereIn('uid', array_filter(array_column($table->rows, 'id')))->get()->keyBy('uid');
             $counts = ['added' => 0, 'changed' => 0, 'same' => 0, 'refused' => 0];
             $rows = [];
-            foreach ($table->rows as $line => $fields) {
-                $row = $this->one($line, $fields, $reader, $known->get($fields['id'] ?? ''), $do);
-                $counts[$row->what]++;
+            foreach ($lines as $line) {
+                $do && $this->take($line, $reader);
+                $counts[$line->what]++;
                 // The refused are what somebody must see; of the others the first are enough.
-                if ($row->what === 'refused' || count($rows) < self::SHOWN) {
-                    $rows[] = $row;
+                if ($line->what === 'refused' || count($rows) < self::SHOWN) {
+                    $rows[] = $line->row();
                 }
             }
 
@@ -84,54 +111,24 @@ final readonly class LotsCsv
         });
     }
 
-    /** @param  array<string, string>  $fields */
-    private function one(int $line, array $fields, LotReader $reader, ?Lot $lot, bool $do): CsvRow
+    private function take(CsvLine $line, LotReader $reader): void
     {
-        $name = ($fields['called'] ?? '') !== '' ? $fields['called'] : $fields['material'] ?? '';
-        if (($fields['id'] ?? '') !== '' && $lot === null) {
-            return new CsvRow($line, 'refused', $name, 'No lot here has that id. Leave the id empty to add it.');
-        }
-        try {
-            $read = $reader->read($fields);
-            $left = ($fields['left'] ?? '') === '' || $lot === null ? null : $fields['left'];
-            if ($lot !== null && self::row($lot) === self::ordered($fields)) {
-                return new CsvRow($line, 'same', $name, '');
-            }
-            if ($lot === null) {
-                $do && $this->keep->add($fields, $reader);
-
-                return new CsvRow($line, 'added', $read['lot']->called, '');
-            }
-            if ($read['lot']->kind !== $lot->kind) {
-                return new CsvRow($line, 'refused', $name, 'A lot stays what it is. Take this one out, and enter the other.');
-            }
-            if ($do) {
-                $this->keep->edit($lot, $fields, null, $reader);
-            }
-            if ($left !== null && abs((float) $left - (float) $lot->left) > 0.0005) {
-                if (! is_numeric($left) || (float) $left < 0 || (float) $left > 200_000) {
-                    return new CsvRow($line, 'refused', $name, 'What is left must be a plain number in the lot’s own unit.');
-                }
-                $do && $this->keep->count($lot, $left, 'from a file');
-            }
-
-            return new CsvRow($line, 'changed', $read['lot']->called, '');
-        } catch (LotsException $refused) {
-            return new CsvRow(
-                $line,
-                'refused',
-                $name,
-                implode(' ', array_map(fn (array $fault) => $fault['field'].': '.$fault['sentence'], $refused->faults)),
-            );
+        $lot = match ($line->what) {
+            'added' => $this->keep->add($line->fields, $reader),
+            'changed' => $line->lot === null ? null : $this->keep->edit($line->lot, $line->fields, null, $reader),
+            default => null,
+        };
+        if ($lot !== null && $line->left !== null) {
+            $this->keep->setLeft($lot, $line->left, 'filed');
         }
     }
 
-    /** @return list<string> */
-    private static function row(Lot $lot): array
+    /** @return array<string, string> a lot as a line of the file, by column */
+    public static function row(Lot $lot): array
     {
         $number = fn (?string $value) => $value === null ? '' : rtrim(rtrim($value, '0'), '.');
 
-        return [
+        return array_combine(self::COLUMNS, [
             $lot->uid,
             $lot->kind->value,
             $lot->material !== '' ? $lot->material : $lot->called,
@@ -151,16 +148,7 @@ final readonly class LotsCsv
             implode('; ', $lot->allergens),
             $lot->note,
             $number($lot->left) === '' ? '0' : $number($lot->left),
-        ];
-    }
-
-    /**
-     * @param  array<string, string>  $fields
-     * @return list<string>
-     */
-    private static function ordered(array $fields): array
-    {
-        return array_map(fn (string $column) => $fields[$column] ?? '', self::COLUMNS);
+        ]);
     }
 
     /** @param  array{added: int, changed: int, same: int, refused: int}  $counts */

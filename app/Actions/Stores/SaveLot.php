@@ -106,9 +106,7 @@ final readonly class SaveLot
             $more = $read['lot']->stock->got - (float) $locked->got;
             $locked->fill([...$this->columns($read), 'got' => $read['lot']->stock->got, 'typed' => $read['typed']]);
             $aged = $locked->isDirty(['opened_on', 'best_before']);
-            abs($more) > 0.0005
-                ? $this->ledger->move($locked, 'count', $more, note: 'what was got was put right')
-                : $this->ledger->total($locked);
+            abs($more) > 0.0005 ? $this->ledger->move($locked, 'righted', $more) : $this->ledger->total($locked);
             $aged && $this->refoldBatchesOf($locked);
 
             return $locked;
@@ -127,19 +125,31 @@ final readonly class SaveLot
     /** @throws LotException|\Kettle\Measure\AmountException */
     public function count(Lot $lot, string $typed, string $note): Lot
     {
-        $left = $this->counted($lot, $typed);
+        return $this->setLeft($lot, $this->counted($lot->kind, $lot->material, $lot->form, $typed), 'count', $note);
+    }
 
-        return DB::transaction(function () use ($lot, $left, $note): Lot {
+    /**
+     * @param  float  $left in the lot's own unit
+     * @param  'count'|'filed'  $kind counted by somebody, or as a file says
+     */
+    public function setLeft(Lot $lot, float $left, string $kind, string $note = ''): Lot
+    {
+        return DB::transaction(function () use ($lot, $left, $kind, $note): Lot {
             $locked = Lot::query()->whereKey($lot->id)->lockForUpdate()->firstOrFail();
-            $this->ledger->move($locked, 'count', $left - (float) $locked->left, note: $note);
+            $this->ledger->move($locked, $kind, $left - (float) $locked->left, note: $note);
 
             return $locked;
         });
     }
 
-    private function counted(Lot $lot, string $typed): float
+    /**
+     * What is left of a lot, as somebody counted it; in its own unit.
+     *
+     * @throws LotException|\Kettle\Measure\AmountException
+     */
+    public function counted(LotKind $kind, string $material, ?string $form, string $typed): float
     {
-        $measure = $lot->kind->measure();
+        $measure = $kind->measure();
         // "0", or nothing left, is what a count is often for.
         if (preg_match('/^0+(\.0+)?\s*[a-z]*$/i', trim($typed)) === 1) {
             return 0.0;
@@ -148,10 +158,10 @@ final readonly class SaveLot
             return preg_match('/^\d{1,5}$/', trim($typed)) === 1 ? (float) $typed : throw LotException::count($typed);
         }
         $cupboard = $this->planning->cupboard();
-        $density = match ($lot->kind) {
-            LotKind::Carrier => $cupboard->carrier($lot->material)->at20,
-            LotKind::Scent => $cupboard->scentOrNull($lot->material)?->density,
-            default => $lot->form === null ? null : $cupboard->form($lot->form)->bulk->loose,
+        $density = match ($kind) {
+            LotKind::Carrier => $cupboard->carrier($material)->at20,
+            LotKind::Scent => $cupboard->scentOrNull($material)?->density,
+            default => $form === null ? null : $cupboard->form($form)->bulk->loose,
         };
 
         return $this->kitchens->plain()->reader()->within($typed, $measure, $measure->value, 0.01, 200_000, $density)->value;

@@ -27,15 +27,45 @@ final readonly class TakeReadings
 
     /**
      * @param  list<mixed>  $rows as Kettle\Warmth\Readings takes them
+     * @param  ?\DateTimeZone  $local whose clock a moment without a zone is of
      * @return array{taken: int, doubled: int, refused: list<array{row: int, sentence: string}>}
      */
-    public function __invoke(StoveSession $session, Probe $probe, array $rows): array
+    public function __invoke(StoveSession $session, Probe $probe, array $rows, ?\DateTimeZone $local = null): array
     {
-        $from = $session->started_at->getTimestamp() - self::BEFORE_S;
-        $read = Readings::read($rows, $from, $session->now());
+        $read = $this->read($session, $rows, $local);
         $new = $read['taken'] === [] ? 0 : $this->save($session, $probe, $read['taken']);
 
         return ['taken' => $new, 'doubled' => $read['doubled'] + count($read['taken']) - $new, 'refused' => $read['refused']];
+    }
+
+    /**
+     * What would become of readings, without taking them.
+     *
+     * @param  list<mixed>  $rows
+     * @return array{taken: int, doubled: int, refused: list<array{row: int, sentence: string}>}
+     */
+    public function tried(StoveSession $session, Probe $probe, array $rows, ?\DateTimeZone $local = null): array
+    {
+        $read = $this->read($session, $rows, $local);
+        $there = 0;
+        foreach (array_chunk(array_keys($read['taken']), self::AT_ONCE) as $moments) {
+            $there += DB::table('readings')
+                ->where('stove_session_id', $session->id)
+                ->where('probe_id', $probe->id)
+                ->whereIn('at', $moments)
+                ->count();
+        }
+
+        return ['taken' => count($read['taken']) - $there, 'doubled' => $read['doubled'] + $there, 'refused' => $read['refused']];
+    }
+
+    /**
+     * @param  list<mixed>  $rows
+     * @return array{taken: array<int, float>, doubled: int, refused: list<array{row: int, sentence: string}>}
+     */
+    private function read(StoveSession $session, array $rows, ?\DateTimeZone $local): array
+    {
+        return Readings::read($rows, $session->started_at->getTimestamp() - self::BEFORE_S, $session->now(), $local);
     }
 
     /**

@@ -6,45 +6,82 @@ use App\Files\CsvTable;
 use App\House\KitchenFactory;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
+use App\Responses\Batch\WeatherTaken;
+use App\Responses\Stove\RefusedReading;
+use Kettle\Recipe\Kitchen;
 use Kettle\Time\Day;
-use Kettle\Warmth\Readings;
 use Kettle\Warmth\WarmthException;
 
-/** Real days out of a CSV file: day, cloud (0 to 1, or per cent), low and high. */
+/**
+ * Real days out of a CSV file: day, cloud, low and high. Cloud is a share from 0 to 1, per cent, or eighths of the sky (the
+ * okta of the WMO's Manual on Codes); which of them bare numbers are is told by all of the file together.
+ */
 final readonly class TakeWeather
 {
     private const ROWS = 2000;
 
+    private const REFUSED_SHOWN = 100;
+
+    private const EIGHTHS = 8;
+
+    /** Degrees C, where the file has no low or high of a day. */
+    private const LOW_C = 8.0;
+
+    private const RISE_C = 5.0;
+
+    private const ALSO = [
+        'date' => 'day',
+        'clouds' => 'cloud',
+        'cloud_cover' => 'cloud',
+        'cloudcover' => 'cloud',
+        'okta' => 'oktas',
+        'min' => 'low',
+        'tmin' => 'low',
+        'max' => 'high',
+        'tmax' => 'high',
+    ];
+
     public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens) {}
 
-    /** @return array{taken: int, refused: list<array{row: int, sentence: string}>} */
-    public function __invoke(string $bytes): array
+    /** @param  bool  $do false only says what would be taken */
+    public function __invoke(string $bytes, bool $do): WeatherTaken
     {
         $table = CsvTable::read(
             $bytes,
             ['day', 'cloud'],
-            [['day', 'date'], ['cloud', 'clouds']],
-            ['day', 'date', 'cloud', 'clouds', 'low', 'high'],
+            [['day'], ['cloud', 'oktas']],
+            ['day', 'cloud', 'oktas', 'low', 'high'],
             self::ROWS,
-        );
+            self::ALSO,
+        )->withDays(['day']);
         $house = $this->current->house()->id;
+        $kitchen = $this->kitchens->plain();
         $zone = $this->kitchens->now()->getTimezone();
         $today = $this->kitchens->now();
+        $bare = $this->bare(array_column($table->rows, 'cloud'));
         $rows = $refused = [];
+        foreach ($table->crooked as $line => $why) {
+            $refused[] = new RefusedReading($line, $why);
+        }
         foreach ($table->rows as $line => $row) {
             try {
-                $typed = $row['day'] ?? ($row['date'] ?? '');
                 $day =
-                    Day::read($typed, $zone) ??
-                    throw WarmthException::weather(sprintf('“%s” is not a day. Write it like 2026-06-21.', mb_substr($typed, 0, 20)));
+                    Day::read($row['day'], $zone) ??
+                    throw WarmthException::weather(sprintf('“%s” is not a day. Write it like 2026-06-21.', mb_substr($row['day'], 0, 20)));
                 if ($day > $today || $day < $today->modify('-2 years')) {
                     throw WarmthException::weather('A day of the last two years, not one to come.');
                 }
-                $cloud = $this->cloud($row['cloud'] ?? ($row['clouds'] ?? ''));
-                $low = $this->warmth($row['low'] ?? '', 8.0);
-                $high = $this->warmth($row['high'] ?? '', max($low, 8.0) + 5);
+                $cloud =
+                    ($row['cloud'] ?? '') === '' && isset($row['oktas'])
+                        ? $this->cloud($row['oktas'].'/'.self::EIGHTHS, $bare)
+                        : $this->cloud($row['cloud'] ?? '', $bare);
+                $low = $this->warmth($row['low'] ?? '', self::LOW_C, $kitchen);
+                $high = $this->warmth($row['high'] ?? '', max($low, self::LOW_C) + self::RISE_C, $kitchen);
                 if ($high < $low) {
                     throw WarmthException::weather('The high of a day is not below its low.');
+                }
+                if (isset($rows[$day->format('Y-m-d')])) {
+                    throw WarmthException::weather('That day is in the file already.');
                 }
                 $rows[$day->format('Y-m-d')] = [
                     'house_id' => $house,
@@ -54,33 +91,60 @@ final readonly class TakeWeather
                     'high_c' => $high,
                 ];
             } catch (WarmthException $no) {
-                $refused[] = ['row' => $line, 'sentence' => $no->sentence];
+                $refused[] = new RefusedReading($line, $no->sentence);
             }
         }
-        foreach (array_chunk(array_values($rows), 200) as $part) {
+        foreach ($do ? array_chunk(array_values($rows), 200) : [] as $part) {
             WeatherDay::query()->upsert($part, ['house_id', 'day'], ['cloud', 'low_c', 'high_c']);
         }
+        usort($refused, fn (RefusedReading $a, RefusedReading $b) => $a->row <=> $b->row);
 
-        return ['taken' => count($rows), 'refused' => $refused];
+        return new WeatherTaken(count($rows), array_slice($refused, 0, self::REFUSED_SHOWN), $table->notes);
     }
 
-    private function cloud(string $typed): float
+    /**
+     * What a number without a sign is one of: 1 a share, 100 per cent. In a file of per cents, 1 is a nearly clear sky and not
+     * a covered one; where all are whole and none is over eight, nobody can tell them from eighths.
+     *
+     * @param  list<string>  $clouds
+     */
+    private function bare(array $clouds): ?int
     {
-        if (preg_match('/^(\d{1,3}(?:[.,]\d+)?)\s*(%?)$/D', trim($typed), $m) !== 1) {
-            throw WarmthException::weather('Clouds are a share from 0 to 1, or per cent.');
-        }
-        $number = (float) str_replace(',', '.', $m[1]);
-        $share = $m[2] === '%' || $number > 1 ? $number / 100 : $number;
+        $numbers = array_map(
+            fn (string $each) => (float) str_replace(',', '.', $each),
+            array_filter($clouds, fn (string $each) => preg_match('/^\d+(?:[.,]\d+)?$/D', $each) === 1),
+        );
+        $most = $numbers === [] ? 0.0 : max($numbers);
+        $whole = array_filter($numbers, fn (float $each) => $each !== floor($each)) === [];
 
-        return $share <= 1 ? $share : throw WarmthException::weather('Clouds are a share from 0 to 1, or per cent.');
+        return match (true) {
+            $most <= 1.0 => 1,
+            $most <= self::EIGHTHS && $whole => null,
+            default => 100,
+        };
     }
 
-    private function warmth(string $typed, float $else): float
+    private function cloud(string $typed, ?int $bare): float
+    {
+        if (preg_match('/^(\d{1,3}(?:[.,]\d+)?)\s*(%|\/\s*8)?$/D', trim($typed), $m) !== 1) {
+            throw WarmthException::weather('Clouds are a share from 0 to 1, per cent, or eighths as in 5/8.');
+        }
+        $of = match (substr($m[2] ?? '', 0, 1)) {
+            '%' => 100,
+            '/' => self::EIGHTHS,
+            default => $bare ?? throw WarmthException::weather(sprintf('“%1$s” may be %1$s %% or %1$s/8 of the sky. Write which.', $m[1])),
+        };
+        $share = (float) str_replace(',', '.', $m[1]) / $of;
+
+        return $share <= 1 ? $share : throw WarmthException::weather('No sky has more clouds than it can hold: at most 1, 100 % or 8/8.');
+    }
+
+    private function warmth(string $typed, float $else, Kitchen $kitchen): float
     {
         if (trim($typed) === '') {
             return $else;
         }
-        $celsius = Readings::warmth($typed);
+        $celsius = $kitchen->celsius($typed);
 
         return $celsius >= -60 && $celsius <= 60 ? round($celsius, 1) : throw WarmthException::weather('No day is so warm or so cold.');
     }

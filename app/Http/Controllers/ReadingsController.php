@@ -11,7 +11,6 @@ use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use App\Models\Tenancy\CurrentHouse;
 use App\OpenApi\Operation;
-use App\Pages\Stove\StovePresenter;
 use App\Responses\Stove\ReadingsTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\RateLimiter;
@@ -23,7 +22,7 @@ final class ReadingsController extends Controller
     private const WRONG = 30;
 
     #[Operation('Readings of a thermometer, with its key as a bearer token')]
-    public function take(SendReadings $form, CurrentHouse $current, TakeReadings $take, StovePresenter $page): ReadingsTaken|JsonResponse
+    public function take(SendReadings $form, CurrentHouse $current, TakeReadings $take): ReadingsTaken|JsonResponse
     {
         $key = (string) $form->bearerToken();
         $probe = $key === '' ? null : Probe::query()->withoutGlobalScope('house')->where('key_hash', hash('sha256', $key))->first();
@@ -44,7 +43,6 @@ final class ReadingsController extends Controller
             $form,
             $probe,
             $take,
-            $page,
         ): ReadingsTaken|JsonResponse {
             $standing = StoveProbe::query()->where('probe_id', $probe->id)->orderByDesc('stove_session_id')->first();
             $session =
@@ -69,7 +67,7 @@ final class ReadingsController extends Controller
                 );
             }
 
-            return $page->taken($took);
+            return ReadingsTaken::of($took);
         });
     }
 }

@@ -6,7 +6,6 @@ use App\Actions\Stores\CheckLot;
 use App\Actions\Stores\CsvPreview;
 use App\Actions\Stores\LotsCsv;
 use App\Actions\Stores\SaveLot;
-use App\Files\CsvException;
 use App\Http\Requests;
 use App\Models\Lot;
 use App\Models\Tally;
@@ -144,9 +143,7 @@ final class StoresController extends Controller
     #[Operation('Take CSV into Stores, or only say what it would do')]
     public function takeCsv(Requests\ReadCsv $form, LotsCsv $csv): CsvPreview
     {
-        $bytes = base64_decode($form->string('csv')->toString(), true);
-
-        return $csv->read($bytes === false ? throw CsvException::notText() : $bytes, $form->boolean('do'));
+        return $csv->read($form->bytes(), $form->boolean('do'));
     }
 
     private function lot(Lot $lot): LotDetail

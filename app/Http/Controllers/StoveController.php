@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Stove\ReadingsCsv;
 use App\Actions\Stove\StartSession;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
@@ -122,14 +123,9 @@ final class StoveController extends Controller
     }
 
     #[Operation('Readings of this session out of a CSV file')]
-    public function csv(Requests\ReadCsv $form, StoveSession $session, TakeReadings $take): ReadingsTaken
+    public function csv(Requests\ReadCsv $form, StoveSession $session, ReadingsCsv $take): ReadingsTaken
     {
-        $rows = $this->page->csvRows($form->string('csv')->toString());
-        $took = $form->boolean('do')
-            ? $take($session, $this->probeOf($session), array_column($rows, 'reading'))
-            : $this->page->tried($session, array_column($rows, 'reading'));
-
-        return $this->page->taken($took, array_column($rows, 'line'));
+        return $take($session, $this->probeOf($session), $form->bytes(), $form->boolean('do'));
     }
 
     private function probeOf(StoveSession $session): Probe

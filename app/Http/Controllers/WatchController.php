@@ -16,7 +16,6 @@ use App\Responses\Batch\BatchWarmth;
 use App\Responses\Batch\LooksView;
 use App\Responses\Batch\SunView;
 use App\Responses\Batch\WeatherTaken;
-use App\Responses\Stove\RefusedReading;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -44,15 +43,10 @@ final class WatchController extends Controller
         return $this->sun->here($this->asked($request, 'bag') !== '0', $this->asked($request, 'outdoors') === '1');
     }
 
-    #[Operation('Real days of weather out of a CSV file')]
+    #[Operation('Real days of weather out of a CSV file, or only say what would be taken')]
     public function weather(ReadCsv $form, TakeWeather $take): WeatherTaken
     {
-        $took = $take((string) base64_decode($form->string('csv')->toString(), true));
-
-        return new WeatherTaken(
-            $took['taken'],
-            array_map(fn (array $no) => new RefusedReading($no['row'], $no['sentence']), array_slice($took['refused'], 0, 100)),
-        );
+        return $take($form->bytes(), $form->boolean('do'));
     }
 
     #[Operation('The colour and the scent of a batch')]

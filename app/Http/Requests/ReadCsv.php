@@ -2,6 +2,8 @@
 
 namespace App\Http\Requests;
 
+use App\Files\CsvException;
+
 /** A CSV file, in base64 for its bytes are of any encoding; do or only say what it would do. */
 final class ReadCsv extends Form
 {
@@ -11,5 +13,13 @@ final class ReadCsv extends Form
             'csv' => ['required', 'string', 'max:4000000'],
             'do' => ['required', 'boolean'],
         ];
+    }
+
+    /** @throws CsvException */
+    public function bytes(): string
+    {
+        $bytes = base64_decode($this->string('csv')->toString(), true);
+
+        return $bytes === false ? throw CsvException::notText() : $bytes;
     }
 }

@@ -253,10 +253,10 @@ final readonly class StoresPresenter
             'taken' => $this->amount($lot, -$amount).' taken',
             'topped' => $amount < 0 ? $this->amount($lot, -$amount).' taken to top up' : $this->amount($lot, $amount).' put back',
             'back' => $this->amount($lot, $amount).' put back',
-            default => 'Counted: '.
-                ($amount >= 0
-                    ? $this->amount($lot, $amount).' more than thought'
-                    : $this->amount($lot, -$amount).' less than thought'),
+            'righted' => 'What was got was put right: '.$this->amount($lot, abs($amount)).($amount >= 0 ? ' more' : ' less'),
+            default => ($move->kind === 'filed' ? 'Counted, by a file: ' : 'Counted: ').
+                $this->amount($lot, abs($amount)).
+                ($amount >= 0 ? ' more than thought' : ' less than thought'),
         };
 
         return new MoveView(

@@ -4,7 +4,6 @@ namespace App\Pages\Stove;
 
 use App\Actions\Batches\Records;
 use App\Actions\Stove\SetUp;
-use App\Files\CsvTable;
 use App\House\KitchenFactory;
 use App\House\Times;
 use App\Models\Batch;
@@ -17,8 +16,6 @@ use App\Pages\Boil\BoilList;
 use App\Pages\Making\LeafPresenter;
 use App\Responses\Choice;
 use App\Responses\Stove\PanCard;
-use App\Responses\Stove\ReadingsTaken;
-use App\Responses\Stove\RefusedReading;
 use App\Responses\Stove\StovePage;
 use App\Responses\Stove\StoveWaiting;
 use Illuminate\Database\Eloquent\Collection;
@@ -31,7 +28,6 @@ use Kettle\Diary\Task;
 use Kettle\Infusion\Method;
 use Kettle\Measure\AmountWriter;
 use Kettle\Vessel\WaterBath;
-use Kettle\Warmth\Readings;
 
 /** The Stove as a place: what is warm, what wants warmth, what there is to warm it in; and readings as files have them. */
 final readonly class StovePresenter
@@ -41,8 +37,6 @@ final readonly class StovePresenter
     private const ENDED = 5;
 
     private const WAITING = 24;
-
-    private const CSV_ROWS = 20_000;
 
     public function __construct(
         private PotPresenter $words,
@@ -89,60 +83,6 @@ final readonly class StovePresenter
                     ->all(),
             ),
             ended: array_values($ended->map($this->words->card(...))->all()),
-        );
-    }
-
-    /** @return list<array{line: int, reading: array<string, string>}> the rows of a CSV file in base64, as Readings takes them */
-    public function csvRows(string $base64): array
-    {
-        $table = CsvTable::read(
-            (string) base64_decode($base64, true),
-            ['at', 'c'],
-            [['at', 'time', 'when'], ['c', 'f', 'temperature', 'warmth']],
-            ['at', 'time', 'when', 'c', 'f', 'temperature', 'warmth'],
-            self::CSV_ROWS,
-        );
-        $rows = [];
-        foreach ($table->rows as $line => $row) {
-            $warmth = $row['c'] ?? ($row['temperature'] ?? ($row['warmth'] ?? ''));
-            $rows[] = [
-                'line' => $line,
-                'reading' => [
-                    'at' => $this->zoned($row['at'] ?? ($row['time'] ?? ($row['when'] ?? ''))),
-                    ...$warmth === '' && isset($row['f']) ? ['f' => $row['f']] : ['c' => $warmth],
-                ],
-            ];
-        }
-
-        return $rows;
-    }
-
-    /**
-     * What would become of readings, without taking them.
-     *
-     * @param  list<mixed>  $rows
-     * @return array{taken: int, doubled: int, refused: list<array{row: int, sentence: string}>}
-     */
-    public function tried(StoveSession $session, array $rows): array
-    {
-        $read = Readings::read($rows, $session->started_at->getTimestamp() - 600, $session->now());
-
-        return ['taken' => count($read['taken']), 'doubled' => $read['doubled'], 'refused' => $read['refused']];
-    }
-
-    /**
-     * @param  array{taken: int, doubled: int, refused: list<array{row: int, sentence: string}>}  $took
-     * @param  list<int>  $lines of the file, by row
-     */
-    public function taken(array $took, array $lines = []): ReadingsTaken
-    {
-        return new ReadingsTaken(
-            $took['taken'],
-            $took['doubled'],
-            array_map(
-                fn (array $no) => new RefusedReading($lines[$no['row']] ?? $no['row'], $no['sentence']),
-                array_slice($took['refused'], 0, 100),
-            ),
         );
     }
 
@@ -265,18 +205,5 @@ final readonly class StovePresenter
                     : 'Then it is strained.'),
             array_map(fn (string $id, string $says) => new Choice($id, $says), array_keys(Method::SIGNS), Method::SIGNS),
         );
-    }
-
-    /** Spreadsheets write no zone: taken as the house's own time. */
-    private function zoned(string $typed): string
-    {
-        if (preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(:\d\d)?$/D', $typed) !== 1) {
-            return $typed;
-        }
-        try {
-            return (new \DateTimeImmutable($typed, $this->kitchens->now()->getTimezone()))->format(DATE_ATOM);
-        } catch (\Exception) {
-            return $typed;
-        }
     }
 }

@@ -10,6 +10,7 @@ final readonly class WeatherTaken extends Shape
 {
     /**
      * @param  list<RefusedReading>  $refused
+     * @param  list<string>  $notes what was taken for what
      */
-    public function __construct(public int $taken, public array $refused) {}
+    public function __construct(public int $taken, public array $refused, public array $notes) {}
 }
