@@ -7,7 +7,7 @@ declare(strict_types=1);
  * which is ended when it takes too long: a rule that never comes round keeps nobody waiting.
  *
  * Arguments: the present (ISO 8601), the time zone, days ahead, most busy times. Exit 0 with
- * [{called, from, to}], 3 where it is no calendar, 4 where something comes again too often, 5 for too many.
+ * what App\Actions\Diary\Busy reads, 3 where it is no calendar, 4 where something comes again too often, 5 for too many.
  */
 
 use App\Actions\Diary\BusyTimes;
@@ -31,14 +31,4 @@ try {
 } catch (Throwable) {
     exit(3);
 }
-echo json_encode(
-    array_map(
-        fn (array $each) => [
-            'called' => $each['called'],
-            'from' => $each['from']->format(DATE_ATOM),
-            'to' => $each['to']->format(DATE_ATOM),
-        ],
-        $busy,
-    ),
-    JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR,
-);
+echo $busy->json();

@@ -224,6 +224,79 @@ it('reads busy times, repeats, zones and the change of the clocks', function () 
     expect(DB::table('absences')->count())->toBe(0);
 });
 
+/** @return array{0: list<string>, 1: list<string>} what is busy, "called from to" in the house's time, and what is said of it */
+function busyIn($test, string $ics): array
+{
+    $page = $test
+        ->atHouse('POST', '/calendars', ['called' => 'mine', 'ics' => $ics])
+        ->assertOk()
+        ->json();
+    $busy = app(CurrentHouse::class)->within($test->house, fn () => Absence::query()->orderBy('from_at')->get());
+    $at = fn ($moment) => $moment->copy()->setTimezone('Europe/London')->format('Y-m-d H:i');
+
+    return [$busy->map(fn (Absence $a) => "{$a->called} {$at($a->from_at)} {$at($a->to_at)}")->all(), $page['notes']];
+}
+
+it('says which whole days it leaves out, and goes round those of several days', function () {
+    // Without a word of its own an event keeps busy: RFC 5545, 3.8.2.7.
+    $ics = icsOf(
+        "SUMMARY:Birthday\r\nDTSTART;VALUE=DATE:20261126\r\nDTEND;VALUE=DATE:20261127",
+        "SUMMARY:Spain\r\nDTSTART;VALUE=DATE:20261201\r\nDTEND;VALUE=DATE:20261208",
+        "SUMMARY:Moon\r\nTRANSP:TRANSPARENT\r\nDTSTART;VALUE=DATE:20261203\r\nDTEND;VALUE=DATE:20261206",
+        "SUMMARY:Over\r\nDTSTART;VALUE=DATE:20261101\r\nDTEND;VALUE=DATE:20261102",
+        "SUMMARY:Fair\r\nDTSTART;VALUE=DATE:20261210\r\nRRULE:FREQ=DAILY;COUNT=3",
+    );
+    expect(busyIn($this, $ics))->toBe([
+        ['Spain 2026-12-01 00:00 2026-12-08 00:00'],
+        ['Left out, as whole days that are not marked busy: Birthday, Fair. Where nobody is at home then, say so under Away.'],
+    ]);
+});
+
+it('takes the times of a zone that nobody knows as the house’s own, and says so', function () {
+    $event = fn (string $zone) => icsOf(
+        "SUMMARY:Choir\r\nDTSTART;TZID={$zone}:20260701T190000\r\nDTEND;TZID={$zone}:20260701T210000\r\nRRULE:FREQ=DAILY;COUNT=330",
+    );
+    [$busy, $notes] = busyIn($this, $event('Customized Time Zone'));
+    expect($busy)
+        ->toContain('Choir 2027-05-26 19:00 2027-05-26 21:00')
+        ->and($notes)
+        ->toBe(['Times of “Customized Time Zone” are taken as the house’s own: no time zone is known by that name.']);
+    // One that is known under the name Windows gives it: Unicode CLDR, windowsZones.
+    [$busy, $notes] = busyIn($this, $event('Eastern Standard Time'));
+    expect($busy)->toContain('Choir 2026-11-25 00:00 2026-11-25 02:00')->and($notes)->toBe([]);
+});
+
+it('reads busy times told without what keeps busy', function () {
+    // The example of RFC 5545, 3.6.4, on other days.
+    $ics = implode("\r\n", [
+        'BEGIN:VCALENDAR',
+        'VERSION:2.0',
+        'PRODID:-//test//EN',
+        'BEGIN:VFREEBUSY',
+        'UID:19970901T115957Z-76A912@example.com',
+        'DTSTAMP:20261124T120000Z',
+        'DTSTART:20261125T000000Z',
+        'DTEND:20261201T000000Z',
+        'FREEBUSY:20261125T180000Z/PT1H,20261126T180000Z/20261126T193000Z',
+        'FREEBUSY;FBTYPE=BUSY-UNAVAILABLE:20261127T180000Z/PT2H',
+        'FREEBUSY;FBTYPE=FREE:20261128T180000Z/PT2H',
+        'FREEBUSY:20261101T180000Z/PT1H',
+        'END:VFREEBUSY',
+        'END:VCALENDAR',
+        '',
+    ]);
+    expect(busyIn($this, $ics))->toBe([
+        ['Busy 2026-11-25 18:00 2026-11-25 19:00', 'Busy 2026-11-26 18:00 2026-11-26 19:30', 'Busy 2026-11-27 18:00 2026-11-27 20:00'],
+        [],
+    ]);
+});
+
+it('says that a calendar has nothing in it', function () {
+    expect(busyIn($this, icsOf("SUMMARY:Over\r\nDTSTART:20261001T100000Z\r\nDTEND:20261001T110000Z"))[1])->toBe([
+        'It has no busy times in the 400 days to come.',
+    ]);
+});
+
 it('refuses a calendar that is none, damaged or endless', function (string $ics) {
     $this->atHouse('POST', '/calendars', ['called' => 'bad', 'ics' => $ics])
         ->assertStatus(422)

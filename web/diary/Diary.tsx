@@ -7,7 +7,7 @@ import { useArrived } from '../parts/arrived'
 import { Button, FileLink, TextButton } from '../parts/Button'
 import { Field, TimeField } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
-import { Notice, Trouble } from '../parts/Notice'
+import { Notice, TakenFor, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { FileInput } from '../parts/FileInput'
 
@@ -312,6 +312,9 @@ function Calendars({ page, works, keeps }: { page: Page; works: boolean; keeps: 
           }
         />
       ) : null}
+      <div role="status">
+        <TakenFor notes={read.data?.notes ?? []} />
+      </div>
       <Trouble problem={read.error ?? forget.error ?? feed.error} />
       <p>
         <strong>Out:</strong> what is to be done, for any calendar.

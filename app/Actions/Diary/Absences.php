@@ -19,6 +19,9 @@ final readonly class Absences
 
     private const MOST = 2000;
 
+    /** Of a list of names, so many are told. */
+    private const NAMED = 6;
+
     public function __construct(private KitchenFactory $kitchens, private FollowAvailability $follow) {}
 
     /** @throws CalendarException */
@@ -60,16 +63,18 @@ final readonly class Absences
     /**
      * Busy times of a calendar. Read again under the same name, it takes the place of what was read before.
      *
+     * @return list<string> what of it was taken for what
+     *
      * @throws CalendarException
      */
-    public function read(string $called, string $ics): BusyCalendar
+    public function read(string $called, string $ics): array
     {
         $busy = BusyTimes::read($ics, $this->kitchens->now(), self::AHEAD_DAYS, self::MOST);
 
-        return DB::transaction(function () use ($called, $busy): BusyCalendar {
+        DB::transaction(function () use ($called, $busy): void {
             BusyCalendar::query()->where('called', $called)->get()->each(fn (BusyCalendar $old) => $old->delete());
             $calendar = BusyCalendar::query()->create(['uid' => Str::ulid()->toString(), 'called' => $called]);
-            foreach (array_chunk($busy, 200) as $part) {
+            foreach (array_chunk($busy->times, 200) as $part) {
                 Absence::query()->insert(
                     array_map(
                         fn (array $each) => [
@@ -85,9 +90,36 @@ final readonly class Absences
                 );
             }
             ($this->follow)(Said::of('moved.busy'));
-
-            return $calendar;
         });
+
+        return $this->notes($busy);
+    }
+
+    /** @return list<string> */
+    private function notes(Busy $busy): array
+    {
+        return array_values(
+            array_filter([
+                $busy->times === [] ? sprintf('It has no busy times in the %d days to come.', self::AHEAD_DAYS) : '',
+                $busy->wholeDays === []
+                    ? ''
+                    : sprintf(
+                        'Left out, as whole days that are not marked busy: %s. Where nobody is at home then, say so under Away.',
+                        self::some($busy->wholeDays),
+                    ),
+                $busy->zones === []
+                    ? ''
+                    : sprintf('Times of “%s” are taken as the house’s own: no time zone is known by that name.', self::some($busy->zones)),
+            ]),
+        );
+    }
+
+    /** @param  list<string>  $names */
+    private static function some(array $names): string
+    {
+        $more = count($names) - self::NAMED;
+
+        return implode(', ', array_slice($names, 0, self::NAMED)).($more > 0 ? ", and {$more} more" : '');
     }
 
     public function forget(BusyCalendar $calendar): void

@@ -96,9 +96,9 @@ final class DiaryController extends Controller
     #[Operation('Busy times out of a calendar')]
     public function readCalendar(Requests\ReadCalendar $form, Absences $absences): DiaryPage
     {
-        $absences->read($form->string('called')->trim()->toString(), $form->string('ics')->toString());
+        $notes = $absences->read($form->string('called')->trim()->toString(), $form->string('ics')->toString());
 
-        return $this->fromToday();
+        return $this->fromToday($notes);
     }
 
     #[Operation('Forget a calendar')]
@@ -117,9 +117,10 @@ final class DiaryController extends Controller
         return $this->fromToday();
     }
 
-    private function fromToday(): DiaryPage
+    /** @param  list<string>  $notes */
+    private function fromToday(array $notes = []): DiaryPage
     {
-        return $this->words->page($this->kitchens->now()->setTime(0, 0));
+        return $this->words->page($this->kitchens->now()->setTime(0, 0), $notes);
     }
 
     private function calendar(string $text): Response

@@ -50,7 +50,8 @@ final readonly class DiaryPresenter
         private BoilDiary $boils,
     ) {}
 
-    public function page(\DateTimeImmutable $from): DiaryPage
+    /** @param  list<string>  $notes of what was just done */
+    public function page(\DateTimeImmutable $from, array $notes = []): DiaryPage
     {
         $availability = $this->kitchens->availability();
         $to = $from->modify('+'.self::DAYS.' days');
@@ -143,12 +144,13 @@ final readonly class DiaryPresenter
                         fn (BusyCalendar $each) => new CalendarView(
                             $each->uid,
                             $each->called,
-                            $each->absences_count.' busy times to come',
+                            $each->absences_count.($each->absences_count === 1 ? ' busy time' : ' busy times').' to come',
                         ),
                     )
                     ->all(),
             ),
             feed: $this->current->house()->feed_hash !== null,
+            notes: $notes,
         );
     }
 

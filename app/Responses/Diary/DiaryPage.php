@@ -13,6 +13,7 @@ final readonly class DiaryPage extends Shape
      * @param  list<DiaryTrouble>  $troubles
      * @param  list<AbsenceView>  $absences
      * @param  list<CalendarView>  $calendars
+     * @param  list<string>  $notes what of a calendar that was just read was taken for what
      */
     public function __construct(
         public string $from,
@@ -24,5 +25,6 @@ final readonly class DiaryPage extends Shape
         public array $absences,
         public array $calendars,
         public bool $feed,
+        public array $notes = [],
     ) {}
 }
