@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Ask;
 
+use Kettle\Reason\UnknownField;
 use Kettle\Recipe\WishException;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Helper;
@@ -16,9 +17,6 @@ use Opis\JsonSchema\Validator;
  */
 final class Schemas
 {
-    /** A name further than this from any that is known is no slip of the pen. */
-    private const NEAR = 3;
-
     private const MOST_FAULTS = 8;
 
     private ?Validator $validator = null;
@@ -164,7 +162,7 @@ final class Schemas
                 fn (string $field): array => [
                     'field' => ltrim("{$path}.{$field}", '.'),
                     'reason' => 'unknown_field',
-                    'sentence' => self::unknown($field, $error),
+                    'sentence' => UnknownField::sentence($field, self::known($error)),
                     // Of a place where something else is wrong the library counts what it knows as well.
                 ],
                 array_values(array_diff(self::names($args['properties'] ?? []), self::known($error))),
@@ -202,20 +200,6 @@ final class Schemas
             'maxLength' => $one('too_long', sprintf('%s takes at most %s letters.', ucfirst($name), $of('max'))),
             default => $one('unreadable', sprintf('%s is not what may be asked here. See docs/formats.', ucfirst($name))),
         };
-    }
-
-    /** "“purpos” is not known here. Is “purpose” meant?" */
-    private static function unknown(string $field, ValidationError $error): string
-    {
-        $known = self::known($error);
-        $field = mb_substr($field, 0, 40);
-        $near = $known;
-        usort($near, fn (string $a, string $b) => levenshtein($field, $a) <=> levenshtein($field, $b));
-
-        return sprintf('“%s” is not known here.', $field).
-            ($near !== [] && levenshtein($field, $near[0]) <= self::NEAR
-                ? sprintf(' Is “%s” meant?', $near[0])
-                : ' Known are '.implode(', ', array_slice($known, 0, 30)).'.');
     }
 
     /** @return list<string> names of the fields that may stand where it went wrong */

@@ -7,6 +7,7 @@ namespace Kettle\Stores;
 use Kettle\Material\Row;
 use Kettle\Material\Tables;
 use Kettle\Reason\Said;
+use Kettle\Reason\UnknownField;
 
 /** A short guided check of what is in the cupboard, or in its bottles, by nose, eye and fingers: the verdict and why. */
 final readonly class LotCheck
@@ -48,6 +49,14 @@ final readonly class LotCheck
         $rows = self::rows($kind, $tables);
         if ($rows === []) {
             throw LotException::nothingToCheck($kind);
+        }
+        $asks = array_map(fn ($ask) => $ask->text('id'), $rows);
+        foreach (array_diff(array_map(strval(...), array_keys($answers)), $asks) as $unknown) {
+            throw new LotException(
+                'unknown_field',
+                UnknownField::sentence($unknown, array_values($asks)),
+                'answers.'.mb_substr($unknown, 0, 40),
+            );
         }
         $given = [];
         $points = 0;

@@ -11,6 +11,7 @@ use Kettle\Measure\AmountReader;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Faults;
+use Kettle\Reason\UnknownField;
 use Kettle\Time\Day;
 
 /**
@@ -67,11 +68,14 @@ final class LotReader
     public function read(array $fields, string $id = ''): array
     {
         $faults = new Faults();
+        foreach (array_diff(array_map(strval(...), array_keys($fields)), self::FIELDS) as $unknown) {
+            $faults->add(new LotException('unknown_field', UnknownField::sentence($unknown, self::FIELDS), mb_substr($unknown, 0, 40)));
+        }
         /** @var array<string, string> $text */
         $text = array_combine(self::FIELDS, array_map(fn (string $field) => $this->text($fields, $field), self::FIELDS));
         $kind = LotKind::called($text['kind']);
         if ($kind === null) {
-            throw LotsException::of([LotException::kind()->toArray()]);
+            throw LotsException::of([LotException::kind()->toArray(), ...$faults->all()]);
         }
         [$material, $called, $allergens, $density, $form] = $faults->trying('material', fn () => $this->material($kind, $text)) ?? [
             '',

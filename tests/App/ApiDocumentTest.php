@@ -8,6 +8,7 @@ use App\Console\ApiDocument\ResponseSchemas;
 use App\Http\Requests\Bottle;
 use App\Http\Requests\EditHouse;
 use App\Http\Requests\TakeLook;
+use App\Http\UnknownFields;
 use App\Responses\Bench\OilRow;
 use App\Responses\Press\LabelPage;
 use App\Responses\Stove\StoveCard;
@@ -38,6 +39,7 @@ it('describes a form by its rules', function () {
             'score' => ['type' => ['integer', 'null'], 'minimum' => 0, 'maximum' => 10],
             'note' => ['type' => ['string', 'null'], 'maxLength' => 500],
         ],
+        'additionalProperties' => false,
     ]);
 });
 
@@ -54,6 +56,7 @@ it('describes a list of things with fields of their own', function () {
                 'size' => ['type' => 'string', 'maxLength' => 26],
                 'count' => ['type' => 'integer', 'minimum' => 0, 'maximum' => 500],
             ],
+            'additionalProperties' => false,
         ],
     ]);
     $house = FormSchema::of(EditHouse::class);
@@ -175,6 +178,76 @@ it('gives an example of every body, which its rules let through', function () {
         }
         expect(Validator::make($body, $rules)->errors()->all())->toBe([], $name);
     }
+});
+
+it('says of every body that nothing else is taken in it', function () {
+    $open = [];
+    $look = function (array $schema, string $at) use (&$look, &$open): void {
+        if (isset($schema['properties']) && ($schema['additionalProperties'] ?? null) === null) {
+            $open[] = $at;
+        }
+        foreach ($schema['properties'] ?? [] as $name => $below) {
+            $look((array) $below, "{$at}.{$name}");
+        }
+        isset($schema['items']) && $look((array) $schema['items'], "{$at}.*");
+    };
+    $forms = array_diff(array_map(fn (string $file) => basename($file, '.php'), (array) glob(app_path('Http/Requests/*.php'))), [
+        'Form',
+        'CountsBottles',
+    ]);
+    foreach ($forms as $form) {
+        $look(FormSchema::of('App\\Http\\Requests\\'.$form), $form);
+    }
+    expect($open)->toBe([])->and(count($forms))->toBeGreaterThan(50);
+});
+
+it('refuses by its name what is not asked for', function (string $verb, string $path, array $body, array $fields) {
+    $faults = $this->atHouse($verb, $path, $body)->assertStatus(422)->json('faults');
+    expect(array_column($faults, 'field'))
+        ->toBe($fields)
+        ->and(array_unique(array_column($faults, 'reason')))
+        ->toBe(['unknown_field']);
+})->with([
+    'beside what is' => ['POST', '/bottles', ['called' => '60 mL tin', 'capacity' => '60 mL', 'colour' => 'amber'], ['colour']],
+    'a lot, beside it' => [
+        'POST',
+        '/lots',
+        ['lot' => ['kind' => 'herb', 'material' => 'calendula', 'amount' => '5 g'], 'note' => 'x'],
+        ['note'],
+    ],
+    'in a lot' => ['POST', '/lots', ['lot' => ['kind' => 'herb', 'material' => 'calendula', 'amount' => '5 g', 'prise' => '5']], ['prise']],
+    'in one of many lots' => [
+        'POST',
+        '/lots/many',
+        ['lots' => [['kind' => 'herb', 'material' => 'calendula', 'amount' => '5 g', 'left' => '2 g']]],
+        ['lots.0.left'],
+    ],
+    'before anything else is looked at' => ['POST', '/absences', ['form' => '2026-12-05'], ['form']],
+    'numbers for names' => ['POST', '/jars', ['pint'], ['0']],
+    'of who one is' => ['PATCH', '', ['version' => 1, 'id' => 'x', 'created_at' => 'y'], ['id', 'created_at']],
+    'in a wish' => ['POST', '/reckon', ['wish' => ['purpos' => 'skin'] + examples()['Reckon']['wish']], ['purpos']],
+]);
+
+it('refuses it deep inside too, and leaves alone what the core reads', function () {
+    $rules = [
+        'list' => ['array'],
+        'list.*.size' => ['string'],
+        'free' => ['array'],
+        'one' => ['array'],
+        'one.two' => ['string'],
+        'texts.*' => [],
+    ];
+    $sent = [
+        'list' => [['size' => 'x'], ['size' => 'y', 'sise' => 'z']],
+        'free' => ['anything' => 1],
+        'one' => ['two' => 't', 'three' => 3],
+        'texts' => ['a', 'b'],
+    ];
+    expect(UnknownFields::in($rules, $sent))->toBe([
+        ['field' => 'list.1.sise', 'reason' => 'unknown_field', 'sentence' => '“sise” is not known here. Is “size” meant?'],
+        ['field' => 'one.three', 'reason' => 'unknown_field', 'sentence' => '“three” is not known here. Known are two.'],
+    ]);
+    expect(UnknownFields::in([], ['x' => 1])[0]['sentence'])->toBe('“x” is not known here. Nothing is asked there.');
 });
 
 it('takes every example that wants nothing but a house', function () {

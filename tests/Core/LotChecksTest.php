@@ -103,3 +103,11 @@ it('wants every question answered, and asks none of a jar', function () {
         ->and(LotCheck::asks(LotKind::Bottle, Tables::shipped()))
         ->toBe([]);
 });
+
+it('refuses an answer to what is not asked', function () {
+    $good = ['scent' => 'strong'];
+    expect(fn () => LotCheck::of(LotKind::Herb, [...$good, 'sent' => 'strong'], Tables::shipped()))->toThrow(
+        LotException::class,
+        '“sent” is not known here. Is “scent” meant?',
+    );
+});

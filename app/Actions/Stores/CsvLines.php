@@ -76,7 +76,8 @@ final class CsvLines
             $changed = array_keys(array_diff_assoc($fields, $stands));
         }
         try {
-            $read = $this->reader->read($fields, $id);
+            $asked = array_intersect_key($fields, array_flip(LotReader::FIELDS));
+            $read = $this->reader->read($asked, $id);
             if ($lot !== null && $read['lot']->kind !== $lot->kind) {
                 return $refused('A lot stays what it is. Take this one out, and enter the other.');
             }
@@ -100,7 +101,7 @@ final class CsvLines
             $lot === null ? 'added' : 'changed',
             $read['lot']->called,
             trim($this->changes($changed, $left ?? $uncounted, $lot).' '.$this->takenFor($read['lot'], $fields)),
-            $fields,
+            $asked,
             $left === null || abs($left - $uncounted) <= self::EQUAL ? null : $left,
             $lot,
             self::twin(

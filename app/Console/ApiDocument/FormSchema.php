@@ -86,7 +86,13 @@ final class FormSchema
             }
         }
 
-        return ['type' => 'object', ...$required === [] ? [] : ['required' => $required], 'properties' => $properties];
+        return [
+            'type' => 'object',
+            ...$required === [] ? [] : ['required' => $required],
+            'properties' => $properties,
+            // What is not asked for is refused: see App\Http\UnknownFields.
+            'additionalProperties' => false,
+        ];
     }
 
     /**

@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Http\UnknownFields;
 use Illuminate\Foundation\Http\FormRequest;
 use Kettle\Ask\Schemas;
 use Kettle\Recipe\WishException;
@@ -23,6 +24,20 @@ abstract class Form extends FormRequest
 
     /** @return array<string, mixed> */
     abstract public function rules(): array;
+
+    /**
+     * Refuses what is not asked for, before anything else is looked at.
+     *
+     * @throws WishException
+     */
+    protected function prepareForValidation(): void
+    {
+        $sent = $this->isJson() ? $this->json()->all() : $this->request->all();
+        $faults = UnknownFields::in($this->rules(), $sent);
+        if ($faults !== []) {
+            throw WishException::faults($faults);
+        }
+    }
 
     /**
      * What was typed in some fields, less what was left blank.

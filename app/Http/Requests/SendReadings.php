@@ -5,6 +5,7 @@ namespace App\Http\Requests;
 use App\OpenApi\Schema;
 
 /** Readings of a thermometer: each {at, c} or {at, f}, at as ISO 8601 with its zone or as seconds since 1970. */
+// A sensor tells of its battery too.
 #[
     Schema(
         of: 'readings',
@@ -14,6 +15,7 @@ use App\OpenApi\Schema;
             'maxItems' => 2000,
             'items' => [
                 'type' => 'object',
+                'additionalProperties' => true,
                 'properties' => [
                     'at' => ['type' => ['string', 'number']],
                     'c' => ['type' => ['string', 'number']],
