@@ -79,8 +79,9 @@ it('is found from anywhere, by name, and looked through by what it says', functi
         ->and($find('st johns'))
         ->toContain('almanac/plant/st-johns-wort');
     expect($this->atHouse('GET', '/almanac?kind=caution&q=spores')->json('entries'))->not->toBe([]);
-    $this->atHouse('GET', '/almanac?kind=nonsense')->assertOk()->assertJsonPath('entries.0.kind', 'plant');
-    $this->atHouse('GET', '/almanac?kind[]=plant&q[]=x')->assertOk();
+    $this->atHouse('GET', '/almanac')->assertOk()->assertJsonPath('entries.0.kind', 'plant');
+    $this->atHouse('GET', '/almanac?kind=nonsense')->assertStatus(422)->assertJsonPath('faults.0.field', 'kind');
+    $this->atHouse('GET', '/almanac?q[]=x')->assertStatus(422)->assertJsonPath('faults.0.field', 'q');
     $this->atHouse('GET', '/almanac/plant/nosuch')->assertNotFound();
     $this->atHouse('GET', '/almanac/nosuch/calendula')->assertNotFound();
 });

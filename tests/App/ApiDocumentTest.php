@@ -225,7 +225,6 @@ it('refuses by its name what is not asked for', function (string $verb, string $
     'before anything else is looked at' => ['POST', '/absences', ['form' => '2026-12-05'], ['form']],
     'numbers for names' => ['POST', '/jars', ['pint'], ['0']],
     'of who one is' => ['PATCH', '', ['version' => 1, 'id' => 'x', 'created_at' => 'y'], ['id', 'created_at']],
-    'in a wish' => ['POST', '/reckon', ['wish' => ['purpos' => 'skin'] + examples()['Reckon']['wish']], ['purpos']],
 ]);
 
 it('refuses it deep inside too, and leaves alone what the core reads', function () {
@@ -269,3 +268,30 @@ it('takes every example that wants nothing but a house', function () {
     }
     expect(count($sent))->toBeGreaterThan(14);
 });
+
+it('refuses in an address what is not asked there, or not so', function (string $path, string $field, string $says) {
+    $this->atHouse('GET', $path)->assertStatus(422)->assertJsonPath('faults.0.field', $field)->assertJsonPath('faults.0.sentence', $says);
+})->with([
+    ['/stores?sort=name', 'sort', '“sort” is not known here. Known are kind, q, page, used.'],
+    ['/stores?kind=herbs', 'kind', '“herbs” is none of herb, carrier, wax, scent, addition, jar, bottle, tin.'],
+    ['/stores?page=last', 'page', '“page” cannot be read. Write it once, as the document of this interface says.'],
+    ['/stores?used=yes', 'used', '“yes” is none of 0, 1.'],
+    ['/stores?q[]=a', 'q', '“q” cannot be read. Write it once, as the document of this interface says.'],
+    ['/almanac?kind=plants', 'kind', '“plants” is none of plant, oil, method, wax, scent, product, caution, fault, measure, school.'],
+    ['/diary?from=tomorrow', 'from', '“from” cannot be read. Write it once, as the document of this interface says.'],
+    ['/diary?from=2027-02-30', 'from', '“from” cannot be read. Write it once, as the document of this interface says.'],
+    ['/shelf?part=drying', 'part', '“drying” is none of steeping, resting, bottled.'],
+    ['/shelf?prat=resting', 'prat', '“prat” is not known here. Is “part” meant?'],
+    ['/today?day=1', 'day', '“day” is not known here. Nothing is asked there.'],
+]);
+
+it('takes in an address what is asked, and an empty one as not asked', function (string $path) {
+    $this->atHouse('GET', $path)->assertOk();
+})->with([
+    '/stores?kind=&q=&page=2&used=1',
+    '/stores?kind=scent',
+    '/almanac?kind=',
+    '/diary?from=2027-02-28',
+    '/shelf?part=resting&after=',
+    '/diary?from=',
+]);

@@ -79,7 +79,7 @@ it('sets oils in order, with what is in Stores', function () {
         ->toEqual(76.0);
     $this->atHouse('GET', '/oils')->assertOk();
     $this->atHouse('GET', '/oils?purpose=engine')->assertStatus(422);
-    $this->atHouse('GET', '/oils?purpose[]=face')->assertOk();
+    $this->atHouse('GET', '/oils?purpose[]=face')->assertStatus(422);
 });
 
 it('minds the room of the house', function () {

@@ -201,7 +201,7 @@ it('carries the allergens of lots to the label', function () {
 it('shows at the stove what belongs to the stove, each once', function () {
     $one = $this->batch(['method' => 'slow-cooker'])->uid;
     $two = $this->batch(['method' => 'slow-cooker', 'herb' => ['id' => 'chickweed', 'state' => 'wilted'], 'oils' => ['olive']])->uid;
-    $list = $this->atHouse('GET', "/cautions?batches={$one},{$two},nosuch")
+    $list = $this->atHouse('GET', "/cautions?batches={$one},{$two},{$one}")
         ->assertOk()
         ->json('cautions');
     expect(array_column($list, 'id'))
@@ -209,7 +209,12 @@ it('shows at the stove what belongs to the stove, each once', function () {
         ->and(count(array_unique(array_column($list, 'says'))))
         ->toBe(count($list));
     $this->atHouse('GET', '/cautions')->assertOk()->assertJsonCount(0, 'cautions');
-    $this->atHouse('GET', '/cautions?batches[]=x')->assertOk();
+    // Of a jar that is not there, nobody would be warned: it is not passed over.
+    $this->atHouse('GET', "/cautions?batches={$one},nosuch")->assertNotFound();
+    $this->atHouse('GET', '/cautions?batches[]=x')->assertStatus(422);
+    $this->atHouse('GET', '/cautions?batches='.implode(',', range(1, 25)))
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.sentence', '“batches” may hold at most 24.');
 });
 
 it('finds what is wrong by what is seen and what the records say, and enters it', function () {

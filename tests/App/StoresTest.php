@@ -205,7 +205,9 @@ it('pages, finds and sorts by kind', function () {
     $this->atHouse('GET', '/stores?q=herb%2003')->assertJsonPath('total', 1);
     $this->atHouse('GET', '/stores?q=%25')->assertJsonPath('total', 0);
     foreach (['page=-1', 'page=x', 'page[]=1', 'kind[]=herb', 'q[]=x', 'kind=ghost', 'used[]=1', 'page=99999999999'] as $odd) {
-        $this->atHouse('GET', "/stores?{$odd}")->assertOk();
+        $this->atHouse('GET', "/stores?{$odd}")
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.field', preg_replace('/\W.*/', '', $odd));
     }
     $this->atHouse('GET', '/find?q=herb 0')->assertOk()->assertJsonPath('found.0.kind', 'lot');
 });

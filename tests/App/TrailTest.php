@@ -107,7 +107,9 @@ it('tells the newest first, a page at a time, in few questions', function () {
     }
     expect($before)->toBeNull()->and($seen)->toBe(array_map(fn (int $i) => "192.0.2.{$i}", range(64, 0)));
     foreach (['?before=x', '?before=-1', '?before[]=1', '?before=12345678901234567890'] as $bad) {
-        $this->atHouse('GET', "/trail{$bad}")->assertStatus(400);
+        $this->atHouse('GET', "/trail{$bad}")
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.field', 'before');
     }
 });
 

@@ -180,7 +180,7 @@ test('a calendar is read for its busy times, one is refused, and the diary goes 
         ].join('\r\n'),
       ),
     )
-  await expect(page.getByText('1 busy times to come')).toBeVisible()
+  await expect(page.getByText('1 busy time to come')).toBeVisible()
   await expect(page.getByText(/07:00 to 15:4\d/)).toBeVisible()
   const download = page.waitForEvent('download')
   await page.getByRole('link', { name: 'As a file' }).click()

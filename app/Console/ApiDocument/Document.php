@@ -157,15 +157,16 @@ final class Document
         array &$taken,
     ): array {
         preg_match_all('/\{(\w+)\}/', $path, $found);
-        $text = fn (string $name, string $in) => [
+        $text = fn (string $name, string $in, string|array $is = '') => [
             'name' => $name,
             'in' => $in,
             'required' => $in === 'path',
-            'schema' => ['type' => 'string'],
+            'schema' => ['type' => 'string', ...$is === '' ? [] : [is_array($is) ? 'enum' : 'pattern' => $is]],
         ];
+        $queries = $is->queries();
         $parameters = [
             ...array_map(fn (string $name) => $text($name, 'path'), $found[1]),
-            ...array_map(fn (string $name) => $text($name, 'query'), $is->query),
+            ...array_map(fn (string $name) => $text($name, 'query', $queries[$name]), array_keys($queries)),
             ...$once ? [self::KEY] : [],
             ...DoneAgo::takes($verb, 'api'.$path) ? [self::AGO] : [],
         ];

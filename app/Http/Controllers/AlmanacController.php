@@ -17,17 +17,12 @@ final class AlmanacController extends Controller
 {
     public function __construct(private readonly AlmanacPresenter $words) {}
 
-    #[Operation('All of one kind', query: ['kind', 'q'])]
+    #[Operation('All of one kind', query: ['kind' => AlmanacPresenter::KINDS, 'q'])]
     public function index(Request $request): AlmanacList
     {
         $kind = $this->asked($request, 'kind');
 
-        return new AlmanacList(
-            $this->words->list(
-                in_array($kind, AlmanacPresenter::KINDS, true) ? $kind : 'plant',
-                mb_substr(trim($this->asked($request, 'q')), 0, 60),
-            ),
-        );
+        return new AlmanacList($this->words->list($kind === '' ? 'plant' : $kind, mb_substr(trim($this->asked($request, 'q')), 0, 60)));
     }
 
     #[Operation('A thing in the Almanac')]

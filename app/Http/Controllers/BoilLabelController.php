@@ -61,7 +61,7 @@ final class BoilLabelController extends Controller
         ]);
     }
 
-    #[Operation('What the simulated label printer gives of a pot', gives: 'image/png')]
+    #[Operation('What the simulated label printer gives of a pot', gives: 'image/png', query: ['v'])]
     public function printed(Boil $boil, SimulatedLabelPrinter $printer): Response
     {
         $label = $this->words->of($boil);

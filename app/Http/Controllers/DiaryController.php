@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Diary\Absences;
 use App\House\KitchenFactory;
+use App\Http\AskedException;
 use App\Http\Requests;
 use App\Models\Absence;
 use App\Models\BusyCalendar;
@@ -31,11 +32,12 @@ final class DiaryController extends Controller
         private readonly CurrentHouse $current,
     ) {}
 
-    #[Operation('The days to come', query: ['from'])]
+    #[Operation('The days to come', query: ['from' => '^\d{4}-\d\d-\d\d$'])]
     public function show(Request $request): DiaryPage
     {
         $today = $this->kitchens->now()->setTime(0, 0);
-        $from = Day::read($this->asked($request, 'from'), $today->getTimezone()) ?? $today;
+        $asked = $this->asked($request, 'from');
+        $from = $asked === '' ? $today : Day::read($asked, $today->getTimezone()) ?? throw AskedException::unreadable('from');
 
         return $this->words->page(max($today, min($from, $today->modify('+1 year'))));
     }

@@ -81,7 +81,7 @@ final class LabelController extends Controller
         );
     }
 
-    #[Operation('What the simulated label printer gives', gives: 'image/png')]
+    #[Operation('What the simulated label printer gives', gives: 'image/png', query: ['v'])]
     public function printed(Batch $batch, SimulatedLabelPrinter $printer): Response
     {
         $nets = array_slice($this->nets($batch), 0, SimulatedLabelPrinter::MOST);

@@ -34,13 +34,10 @@ final class MakingController extends Controller
         return $this->page->listed();
     }
 
-    #[Operation('What was made in a year, and what became of it', query: ['year'], gives: 'text/csv')]
+    #[Operation('What was made in a year, and what became of it', query: ['year' => '^(19|20|21)\d\d$'], gives: 'text/csv')]
     public function account(Request $request, YearAccount $account, KitchenFactory $kitchens): StreamedResponse
     {
-        $typed = $request->query('year', $kitchens->now()->format('Y'));
-        if (! is_string($typed) || preg_match('/^(19|20|21)\d\d$/', $typed) !== 1) {
-            throw WishException::one('year', 'unreadable', 'Say which year, such as 2026.');
-        }
+        $typed = $this->asked($request, 'year') ?: $kitchens->now()->format('Y');
 
         return new StreamedResponse(fn () => $account->write((int) $typed), 200, [
             'Content-Type' => 'text/csv; charset=UTF-8',

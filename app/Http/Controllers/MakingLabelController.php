@@ -70,7 +70,7 @@ final class MakingLabelController extends Controller
         ]);
     }
 
-    #[Operation('What the simulated label printer gives of a product', gives: 'image/png')]
+    #[Operation('What the simulated label printer gives of a product', gives: 'image/png', query: ['v'])]
     public function printed(Making $making, SimulatedLabelPrinter $printer): Response
     {
         $label = $this->words->of($making);

@@ -38,15 +38,10 @@ final class PeopleController extends Controller
         return $this->page->for($this->user($request));
     }
 
-    #[Operation('What happened to accounts and to who may do what', query: ['before'])]
+    #[Operation('What happened to accounts and to who may do what', query: ['before' => '^\d{1,15}$'])]
     public function trail(Request $request, TrailPage $trail): TrailView
     {
-        $before = $request->query('before', '');
-        abort_unless(
-            is_string($before) && preg_match('/^\d{0,15}$/D', $before) === 1,
-            400,
-            'Say before which: the number of one that was told.',
-        );
+        $before = $this->asked($request, 'before');
 
         return $trail->before($before === '' ? null : (int) $before);
     }

@@ -162,7 +162,7 @@ final class PressController extends Controller
         return new YieldList($words->lines());
     }
 
-    #[Operation('How one figure narrowed', query: ['form', 'way'])]
+    #[Operation('How one figure narrowed', query: ['form', 'way' => Uptake::WAYS])]
     public function oneYield(Request $request, YieldPresenter $words): YieldView
     {
         $way = $this->asked($request, 'way');

@@ -14,7 +14,7 @@ final class ShelfController extends Controller
 {
     public function __construct(private readonly ShelfPage $page) {}
 
-    #[Operation('Every jar', query: ['part', 'after'])]
+    #[Operation('Every jar', query: ['part' => ['steeping', 'resting', 'bottled'], 'after'])]
     public function show(Request $request): Shelf
     {
         return $this->page->boards($this->asked($request, 'part'), $this->asked($request, 'after'));

@@ -41,12 +41,22 @@ final class StoresController extends Controller
 
     public function __construct(private readonly StoresPresenter $words, private readonly SaveLot $keep) {}
 
-    #[Operation('A page of Stores', query: ['kind', 'q', 'page', 'used'])]
+    #[
+        Operation(
+            'A page of Stores',
+            query: [
+                'kind' => ['herb', 'carrier', 'wax', 'scent', 'addition', 'jar', 'bottle', 'tin'],
+                'q',
+                'page' => '^[1-9]\d{0,3}$',
+                'used' => ['0', '1'],
+            ],
+        ),
+    ]
     public function index(Request $request): StoresPage
     {
         $kind = LotKind::tryFrom($this->asked($request, 'kind'));
         $asked = mb_substr(trim($this->asked($request, 'q')), 0, 80);
-        $page = max(1, min(10_000, (int) $this->asked($request, 'page')));
+        $page = max(1, (int) $this->asked($request, 'page'));
         $used = $this->asked($request, 'used') === '1';
         $counts = Tally::of('lots');
         $query = Lot::query()

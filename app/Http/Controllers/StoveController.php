@@ -7,6 +7,7 @@ use App\Actions\Stove\StartSession;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
 use App\House\WhenDone;
+use App\Http\AskedException;
 use App\Http\Requests;
 use App\Models\Batch;
 use App\Models\Probe;
@@ -26,6 +27,7 @@ use Illuminate\Http\Request;
 use Kettle\Caution\Caution;
 use Kettle\Vessel\WaterBath;
 use Kettle\Warmth\WarmthException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is warm: begun, watched, tended, ended. Each write answers with the pot as it stands. */
 final class StoveController extends Controller
@@ -50,10 +52,15 @@ final class StoveController extends Controller
     #[Operation('The cautions of what is put to warm together', query: ['batches'])]
     public function cautions(Request $request, CautionPresenter $words): CautionList
     {
-        $batches = Batch::query()
-            ->whereIn('uid', array_slice(explode(',', $this->asked($request, 'batches')), 0, self::JARS))
-            ->orderBy('id')
-            ->get();
+        $asked = array_unique(array_filter(explode(',', $this->asked($request, 'batches')), fn (string $uid) => $uid !== ''));
+        if (count($asked) > self::JARS) {
+            throw AskedException::tooMany('batches', self::JARS);
+        }
+        $batches = Batch::query()->whereIn('uid', $asked)->orderBy('id')->get();
+        // Of a jar left out, nobody would be warned.
+        if ($batches->count() < count($asked)) {
+            throw new NotFoundHttpException();
+        }
 
         return new CautionList(
             array_values(

@@ -31,13 +31,13 @@ final class WatchController extends Controller
         return $warmth->of($batch);
     }
 
-    #[Operation('A batch in the sun', query: ['bag', 'outdoors'])]
+    #[Operation('A batch in the sun', query: ['bag' => ['0', '1'], 'outdoors' => ['0', '1']])]
     public function sun(Request $request, Batch $batch): SunView
     {
         return $this->sun->of($batch, $this->asked($request, 'bag') !== '0', $this->asked($request, 'outdoors') === '1');
     }
 
-    #[Operation('What the sun is worth here and now', query: ['bag', 'outdoors'])]
+    #[Operation('What the sun is worth here and now', query: ['bag' => ['0', '1'], 'outdoors' => ['0', '1']])]
     public function here(Request $request): SunView
     {
         return $this->sun->here($this->asked($request, 'bag') !== '0', $this->asked($request, 'outdoors') === '1');
