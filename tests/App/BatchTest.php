@@ -216,14 +216,21 @@ it('refuses a jar that was taken off the list, and keeps the batches made in it'
         ->assertJsonPath('plan.jar.called', 'pint jar');
     foreach (
         [
-            ['brim' => '1 tonne', 'height' => '10 cm'],
-            ['brim' => '500 mL', 'height' => '9 m'],
-            ['brim' => '500 mL', 'height' => '100 mL'],
-            ['brim' => '-5', 'height' => '5'],
-        ] as $bad
+            'brim' => ['brim' => '1 tonne', 'height' => '10 cm'],
+            'height' => ['brim' => '500 mL', 'height' => '100 mL'],
+        ] as $field => $bad
     ) {
+        $this->atHouse('POST', '/jars', ['called' => 'odd', ...$bad])
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.field', $field);
+    }
+    foreach ([['brim' => '500 mL', 'height' => '9 m'], ['brim' => '-5', 'height' => '5']] as $bad) {
         $this->atHouse('POST', '/jars', ['called' => 'odd', ...$bad])->assertStatus(422);
     }
+    // An ounce is a weight, and a fluid ounce a volume: NIST SP 811, B.8.
+    $this->atHouse('POST', '/bottles', ['called' => 'odd', 'capacity' => '2 oz'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'capacity');
     $this->atHouse('POST', '/jars', ['called' => 'crock', 'brim' => '1 quart', 'height' => '6 in'])->assertOk();
 });
 

@@ -76,11 +76,15 @@ final class HouseController extends Controller
     public function addJar(Requests\AddJar $form): HouseView
     {
         $reader = $this->kitchens->plain()->reader();
+        $read = fn (string $field, Kind $kind, string $unit): float => RefusedException::at(
+            $field,
+            fn () => $reader->read($form->string($field)->toString(), $kind, $unit)->value,
+        );
         $jar = CoreJar::measured(
             '',
             $form->string('called')->trim()->toString(),
-            $reader->read($form->string('brim')->toString(), Kind::Volume, 'mL')->value,
-            $reader->read($form->string('height')->toString(), Kind::Length, 'mm')->value,
+            $read('brim', Kind::Volume, 'mL'),
+            $read('height', Kind::Length, 'mm'),
             $form->string('kind')->toString() ?: CoreJar::JAR,
             Marks::read($form->string('marks')->toString(), $reader),
         );
@@ -108,10 +112,11 @@ final class HouseController extends Controller
     #[Operation('Add a bottle size')]
     public function addBottle(Requests\AddBottle $form): HouseView
     {
-        $ml = $this->kitchens
-            ->plain()
-            ->reader()
-            ->within($form->string('capacity')->toString(), Kind::Volume, 'mL', 1, 5000)->value;
+        $reader = $this->kitchens->plain()->reader();
+        $ml = RefusedException::at(
+            'capacity',
+            fn () => $reader->within($form->string('capacity')->toString(), Kind::Volume, 'mL', 1, 5000)->value,
+        );
         BottleSize::query()->create([
             'uid' => Str::ulid()->toString(),
             'called' => $form->string('called')->trim()->toString(),
