@@ -52,11 +52,7 @@ final readonly class LotCheck
         }
         $asks = array_map(fn ($ask) => $ask->text('id'), $rows);
         foreach (array_diff(array_map(strval(...), array_keys($answers)), $asks) as $unknown) {
-            throw new LotException(
-                'unknown_field',
-                UnknownField::sentence($unknown, array_values($asks)),
-                'answers.'.mb_substr($unknown, 0, 40),
-            );
+            throw new LotException('unknown_field', UnknownField::sentence($unknown, $asks), 'answers.'.mb_substr($unknown, 0, 40));
         }
         $given = [];
         $points = 0;
