@@ -156,6 +156,7 @@ final class KitchenReader
             try {
                 $fields = is_array($fields) ? $fields : [];
                 $id = $fields['id'] ?? 'lot-'.($i + 1);
+                unset($fields['id']);
                 $lots[] = $reader->read($fields, is_string($id) ? $id : 'lot-'.($i + 1))['lot'];
             } catch (LotsException $refused) {
                 throw WishException::one(
