@@ -27,14 +27,11 @@ final class CsvLines
     /** @var array<string, int> the line that an id stood in first */
     private array $seen = [];
 
-    private readonly LotReader $reader;
-
     /** @var Collection<array-key, Lot> */
     private readonly Collection $known;
 
-    public function __construct(private readonly SaveLot $keep, private readonly CsvTable $table)
+    public function __construct(private readonly SaveLot $keep, private readonly LotReader $reader, private readonly CsvTable $table)
     {
-        $this->reader = $keep->reader();
         $this->known = Lot::query()->whereIn('uid', array_filter(array_column($table->rows, 'id')))->get()->keyBy('uid');
     }
 

@@ -85,8 +85,8 @@ final readonly class LotsCsv
                 ->whereKey($this->current->house()->id)
                 ->lockForUpdate()
                 ->first();
-            $lines = (new CsvLines($this->keep, $table))->read();
             $reader = $this->keep->reader();
+            $lines = (new CsvLines($this->keep, $reader, $table))->read();
             $counts = ['added' => 0, 'changed' => 0, 'same' => 0, 'refused' => 0];
             $rows = [];
             foreach ($lines as $line) {

@@ -20,8 +20,6 @@ final readonly class TakeWeather
 {
     private const ROWS = 2000;
 
-    private const REFUSED_SHOWN = 100;
-
     private const EIGHTHS = 8;
 
     /** Degrees C, where the file has no low or high of a day. */
@@ -60,9 +58,6 @@ final readonly class TakeWeather
         $today = $this->kitchens->now();
         $bare = $this->bare(array_column($table->rows, 'cloud'));
         $rows = $refused = [];
-        foreach ($table->crooked as $line => $why) {
-            $refused[] = new RefusedReading($line, $why);
-        }
         foreach ($table->rows as $line => $row) {
             try {
                 $day =
@@ -97,9 +92,8 @@ final readonly class TakeWeather
         foreach ($do ? array_chunk(array_values($rows), 200) : [] as $part) {
             WeatherDay::query()->upsert($part, ['house_id', 'day'], ['cloud', 'low_c', 'high_c']);
         }
-        usort($refused, fn (RefusedReading $a, RefusedReading $b) => $a->row <=> $b->row);
 
-        return new WeatherTaken(count($rows), array_slice($refused, 0, self::REFUSED_SHOWN), $table->notes);
+        return new WeatherTaken(count($rows), RefusedReading::ofFile($refused, $table->crooked), $table->notes);
     }
 
     /**

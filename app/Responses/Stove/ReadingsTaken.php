@@ -7,8 +7,6 @@ use App\Responses\Shape;
 /** What became of readings. */
 final readonly class ReadingsTaken extends Shape
 {
-    private const SHOWN = 100;
-
     /**
      * @param  list<RefusedReading>  $refused
      * @param  list<string>  $notes what was taken for what
@@ -24,11 +22,7 @@ final readonly class ReadingsTaken extends Shape
     public static function of(array $took, array $lines = [], array $crooked = [], array $notes = []): self
     {
         $refused = array_map(fn (array $no) => new RefusedReading($lines[$no['row']] ?? $no['row'], $no['sentence']), $took['refused']);
-        foreach ($crooked as $line => $why) {
-            $refused[] = new RefusedReading($line, $why);
-        }
-        usort($refused, fn (RefusedReading $a, RefusedReading $b) => $a->row <=> $b->row);
 
-        return new self($took['taken'], $took['doubled'], array_slice($refused, 0, self::SHOWN), $notes);
+        return new self($took['taken'], $took['doubled'], RefusedReading::ofFile($refused, $crooked), $notes);
     }
 }
