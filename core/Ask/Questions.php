@@ -19,6 +19,7 @@ use Kettle\Recipe\OwnSchools;
 use Kettle\Recipe\OwnTold;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
+use Kettle\Recipe\Words;
 use Kettle\Share\RecipeException;
 use Kettle\Share\RecipeReader;
 use Kettle\Share\WishSentence;
@@ -151,12 +152,12 @@ final readonly class Questions
      * What a thing of a house's own becomes, what nobody has said of it, and what would be told of it.
      *
      * @param  array<mixed>  $document
-     * @return array{own: array<string, mixed>, unknown: list<string>, cautions: list<array<string, string>>}
+     * @return array{own: array<string, mixed>, read: list<string>, unknown: list<string>, cautions: list<array<string, string>>}
      */
     private function own(array $document, Kitchen $kitchen): array
     {
         try {
-            $own = (new OwnReader($kitchen->cupboard()))->read($document);
+            $own = (new OwnReader($kitchen->cupboard(), custom: $kitchen->custom))->read($document);
             OwnSchools::check($own, $kitchen);
         } catch (OwnException $refused) {
             throw WishException::faults(
@@ -164,7 +165,12 @@ final readonly class Questions
             );
         }
 
-        return ['own' => $own->fields, 'unknown' => $own->unknown, 'cautions' => OwnTold::cautions($own, $this->planning, $kitchen)];
+        return [
+            'own' => $own->fields,
+            'read' => array_map((new Words($kitchen))->of(...), OwnTold::read($own)),
+            'unknown' => $own->unknown,
+            'cautions' => OwnTold::cautions($own, $this->planning, $kitchen),
+        ];
     }
 
     /**

@@ -320,9 +320,47 @@ final class MaterialException extends RefusedException
         return new self('unknown', sprintf('“%s” is not among those to choose from.', mb_substr($typed, 0, 40)));
     }
 
-    public static function ownNumber(float $least, float $most): self
+    public static function ownNumber(float $least, float $most, Figure $of): self
     {
-        return new self('out_of_range', sprintf('A number from %s to %s.', self::plain($least), self::plain($most)));
+        return new self(
+            'out_of_range',
+            rtrim(sprintf('From %s to %s %s', self::plain($least), self::plain($most), $of === Figure::Times ? '' : $of->value)).'.',
+        );
+    }
+
+    public static function ownFigure(string $typed, Figure $of): self
+    {
+        return new self(
+            'format',
+            sprintf('“%s” cannot be read as %s. Write it like %s.', mb_substr($typed, 0, 40), $of->word(), $of->example()),
+        );
+    }
+
+    public static function ownRange(string $typed): self
+    {
+        return new self(
+            'format',
+            sprintf(
+                '“%s” goes from one figure to another. Write the one to be reckoned with, the more careful of the two.',
+                mb_substr($typed, 0, 40),
+            ),
+        );
+    }
+
+    public static function allergenFree(string $typed): self
+    {
+        return new self(
+            'format',
+            sprintf('“%s” says what is not in it. Write what is in it, or none where there is nothing.', mb_substr($typed, 0, 40)),
+        );
+    }
+
+    public static function allergenUnknown(string $typed): self
+    {
+        return new self(
+            'format',
+            sprintf('“%s” is no allergen. Leave it blank until it is known, or write none.', mb_substr($typed, 0, 40)),
+        );
     }
 
     public static function ownMonths(): self
@@ -344,8 +382,13 @@ final class MaterialException extends RefusedException
     {
         return new self(
             'format',
-            sprintf('“%s” is read as carbons and double bonds, such as 18:1, with its per cent.', mb_substr($acid, 0, 20)),
+            sprintf('“%s” cannot be read. Write each acid with its per cent, such as oleic 72, or 18:1 72.', mb_substr($acid, 0, 40)),
         );
+    }
+
+    public static function ownAcidTwice(string $acid): self
+    {
+        return new self('twice', sprintf('“%s” is there twice.', mb_substr($acid, 0, 40)));
     }
 
     public static function ownAcids(float $sum): self

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
+use Kettle\Measure\AmountException;
+use Kettle\Measure\AmountReader;
 use Kettle\Reason\Faults;
 use Kettle\Reason\RefusedException;
 
@@ -11,10 +13,10 @@ use Kettle\Reason\RefusedException;
 final readonly class OwnFields
 {
     /** A kitchen's things are called so: letters of any writing, figures, and what stands between them. */
-    private const NAME = '/^[\p{L}\p{M}\p{N} ’\'\-–(),.;:&\/]+$/uD';
+    private const NAME = '/^[\p{L}\p{M}\p{N} ’\'\-–(),.;:&\/×]+$/uD';
 
     /** @param  array<mixed>  $values */
-    public function __construct(private array $values, private Faults $faults) {}
+    public function __construct(private array $values, private Faults $faults, private AmountReader $amounts = new AmountReader()) {}
 
     /** @return list<array{field: string, reason: string, sentence: string}> */
     public function faults(): array
@@ -99,9 +101,10 @@ final readonly class OwnFields
     public function names(string $field, int $many, int $most, bool $orNull = false): ?array
     {
         $given = $this->values[$field] ?? null;
-        if ($given === null) {
+        if ($given === null || $given === '') {
             return $orNull ? null : [];
         }
+        $given = is_string($given) ? preg_split('/[;,\n](?![^(]*\))/u', $given) : $given;
         if (! is_array($given) || count($given) > $many) {
             $this->refuse($field, is_array($given) ? MaterialException::ownMany($many) : MaterialException::ownList());
 
@@ -114,6 +117,31 @@ final readonly class OwnFields
         }
 
         return array_values(array_unique(array_filter($names, fn (string $name) => $name !== '')));
+    }
+
+    /**
+     * What people are allergic to in it. What is kept is taken as it is; what is typed must say what is in it.
+     *
+     * @return ?list<string> null where nobody has said, or nobody knows
+     */
+    public function allergens(string $field): ?array
+    {
+        $given = $this->values[$field] ?? null;
+        if ($given === null || $given === '' || $given === []) {
+            return $given === [] ? [] : null;
+        }
+        try {
+            $named = match (true) {
+                is_string($given) => Allergens::typed($given),
+                is_array($given) => Allergens::named(array_filter($given, is_string(...))),
+                default => [],
+            };
+        } catch (MaterialException $refused) {
+            is_string($given) && $this->refuse($field, $refused);
+            $named = $given;
+        }
+
+        return is_array($named) ? (new self([$field => $named], $this->faults))->names($field, 12, 60) : ($named === null ? null : []);
     }
 
     /**
@@ -161,22 +189,33 @@ final readonly class OwnFields
         return array_values(array_unique($known));
     }
 
-    /** A number, or one as it was typed, with point or comma. */
-    public function number(string $field, float $least, float $most): ?float
+    /** A number, or one as it was typed: with point or comma, and with its unit or without. */
+    public function number(string $field, float $least, float $most, Figure $of): ?float
     {
         $value = $this->values[$field] ?? null;
-        if ($value === null || $value === '') {
+        if ($value === null || (is_string($value) && trim($value) === '')) {
             return null;
         }
-        $typed = is_string($value) ? str_replace(',', '.', trim($value, ' %')) : $value;
-        $number = is_int($typed) || is_float($typed) || (is_string($typed) && is_numeric($typed)) ? (float) $typed : null;
+        try {
+            $number = is_string($value) ? $of->read($value, $this->amounts) : (is_int($value) || is_float($value) ? (float) $value : null);
+        } catch (MaterialException|AmountException $refused) {
+            $this->refuse($field, $refused);
+
+            return null;
+        }
         if ($number === null || ! is_finite($number) || $number < $least || $number > $most) {
-            $this->refuse($field, MaterialException::ownNumber($least, $most));
+            $this->refuse($field, MaterialException::ownNumber($least, $most, $of));
 
             return null;
         }
 
         return $number;
+    }
+
+    /** Whether something was said of it, whatever it was. */
+    public function has(string $field): bool
+    {
+        return ! in_array($this->values[$field] ?? null, [null, ''], true);
     }
 
     public function flag(string $field): bool

@@ -45,7 +45,10 @@ final class OwnHabits
                 }
             }
         }
-        $fields = ['holds_ml' => $from->number('holds_ml', 0.05, 5_000), 'weighs_g' => $from->number('weighs_g', 0.05, 5_000)];
+        $fields = [
+            'holds_ml' => $from->number('holds_ml', 0.05, 5_000, Figure::Ml),
+            'weighs_g' => $from->number('weighs_g', 0.05, 5_000, Figure::Grams),
+        ];
         if ($from->faults() === [] && ($fields['holds_ml'] === null) === ($fields['weighs_g'] === null)) {
             $from->refuse($fields['holds_ml'] === null ? 'holds_ml' : 'weighs_g', MaterialException::measureOneOf());
         }

@@ -19,7 +19,7 @@ final readonly class OwnPlants
         $latin = $from->name('latin', 80, false);
         $part = $from->name('part', 40, false);
         $form = $from->oneOf('form', array_keys($this->cupboard->forms()), null);
-        $water = $from->number('water', 1, 97);
+        $water = $from->number('water', 1, 97, Figure::PerCent);
         $best = $from->oneOf('best', array_column(State::cases(), 'value'), 'dried');
         $food = $from->oneOf('food', OwnReader::FOOD, 'unknown');
         $families = [];

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Kettle\Material;
 
+use Kettle\Measure\AmountReader;
 use Kettle\Measure\Density;
+use Kettle\Measure\MeasureSystem;
 use Kettle\Reason\Faults;
 
 /**
@@ -41,8 +43,15 @@ final readonly class OwnReader
     /** Of an essential oil of which nobody has said what it does. */
     private const SCENT_AT_WORST = ['irritant', 'pregnancy', 'pets', 'vapour', 'never-eaten'];
 
-    /** @param  bool  $strict whether another of its names is a fault: not of what was taken in before */
-    public function __construct(private Cupboard $cupboard, private bool $strict = true) {}
+    /**
+     * @param  bool  $strict whether another of its names is a fault: not of what was taken in before
+     * @param  MeasureSystem  $custom of the house: what its cup holds
+     */
+    public function __construct(
+        private Cupboard $cupboard,
+        private bool $strict = true,
+        private MeasureSystem $custom = MeasureSystem::Us,
+    ) {}
 
     /** An id for a name; what is no Latin letter in it leaves none, and is told apart by a sum of it. */
     public static function idFor(string $name): string
@@ -63,7 +72,7 @@ final readonly class OwnReader
         if ($kind === null) {
             throw OwnException::of([MaterialException::ownKind()->about('kind')->toArray()]);
         }
-        $from = new OwnFields($document, new Faults());
+        $from = new OwnFields($document, new Faults(), new AmountReader($this->custom));
         $from->only([...self::OF_ALL, ...self::FIELDS[$kind->value]]);
         $name = $from->name('name', 60, true);
         $given = $from->text('id', 60);
@@ -121,13 +130,13 @@ final readonly class OwnReader
         $fields = [
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,
-            'density' => $from->number('density', 0.8, 1.0),
-            'sets_below' => $from->number('sets_below', -60, 60),
-            'months_unopened' => $from->number('months_unopened', 0.5, 120),
-            'months_opened' => $from->number('months_opened', 0.5, 120),
+            'density' => $from->number('density', 0.8, 1.0, Figure::GramsPerMl),
+            'sets_below' => $from->number('sets_below', -60, 60, Figure::Celsius),
+            'months_unopened' => $from->number('months_unopened', 0.5, 120, Figure::Months),
+            'months_opened' => $from->number('months_opened', 0.5, 120, Figure::Months),
             'fatty_acids' => OwnFats::read($from),
             'food' => $from->oneOf('food', self::FOOD, 'unknown'),
-            'allergens' => $from->names('allergens', 12, 60, true),
+            'allergens' => $from->allergens('allergens'),
             'smell' => $from->oneOf('smell', ['none', 'mild', 'strong'], 'mild'),
         ];
         if (
@@ -199,13 +208,13 @@ final readonly class OwnReader
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,
             'sort' => $from->oneOf('sort', ['wax', 'butter'], $like->kind ?? 'wax'),
-            'melts_from' => $from->number('melts_from', 20, 120),
-            'melts_to' => $from->number('melts_to', 20, 120),
-            'hardness' => $from->number('hardness', 0.02, 5),
-            'density' => $from->number('density', 0.8, 1.1),
-            'months' => $from->number('months', 0.5, 240),
+            'melts_from' => $from->number('melts_from', 20, 120, Figure::Celsius),
+            'melts_to' => $from->number('melts_to', 20, 120, Figure::Celsius),
+            'hardness' => $from->number('hardness', 0.02, 5, Figure::Times),
+            'density' => $from->number('density', 0.8, 1.1, Figure::GramsPerMl),
+            'months' => $from->number('months', 0.5, 240, Figure::Months),
             'food' => $from->oneOf('food', self::FOOD, 'unknown'),
-            'allergens' => $from->names('allergens', 12, 60, true),
+            'allergens' => $from->allergens('allergens'),
         ];
         $meltsFrom = $fields['melts_from'] ?? ($fields['melts_to'] ?? $like?->meltsFromC);
         $meltsTo = $fields['melts_to'] ?? ($fields['melts_from'] ?? $like?->meltsToC);
@@ -214,8 +223,13 @@ final readonly class OwnReader
         }
         $hardness = $fields['hardness'] ?? $like?->hardness;
         // Without these no share of it can be reckoned at all, so they are asked.
-        $meltsFrom === null && $from->refuse('melts_from', MaterialException::ownNeeds('where it melts', 'a wax or butter it is like'));
-        $hardness === null && $from->refuse('hardness', MaterialException::ownNeeds('how hard it is', 'a wax or butter it is like'));
+        $meltsFrom === null &&
+            ! $from->has('melts_from') &&
+            ! $from->has('melts_to') &&
+            $from->refuse('melts_from', MaterialException::ownNeeds('where it melts', 'a wax or butter it is like'));
+        $hardness === null &&
+            ! $from->has('hardness') &&
+            $from->refuse('hardness', MaterialException::ownNeeds('how hard it is', 'a wax or butter it is like'));
         if ($from->faults() !== [] || $meltsFrom === null || $meltsTo === null || $hardness === null) {
             return [null, [], []];
         }
@@ -262,8 +276,8 @@ final readonly class OwnReader
         $fields = [
             'latin' => $from->name('latin', 80, false),
             'like' => $likeId,
-            'density' => $from->number('density', 0.7, 1.3),
-            'limit' => $from->number('limit', 0.01, 100),
+            'density' => $from->number('density', 0.7, 1.3, Figure::GramsPerMl),
+            'limit' => $from->number('limit', 0.01, 100, Figure::PerCent),
             'concerns' => $from->listOf('concerns', [...$this->cupboard->scentTraits(), 'sunlight']),
         ];
         if ($from->faults() !== []) {

@@ -143,6 +143,8 @@ final readonly class AmountReader
             $plain = str_replace([',', '.'], '', $m[1].($m[3] ?? '')).'.'.$m[2].($m[4] ?? '');
             $text = str_replace($m[0], $plain, $text);
         }
+        // No thousands begin with a nought: "0,915" is read one way.
+        $text = preg_replace('/(?<![\d.,])0,(?=\d{3}(?!\d))/', '0.', $text) ?? $text;
         if (preg_match('/\d,\d{3}(?!\d)/', $text) === 1) {
             throw AmountException::ambiguousComma($typed);
         }

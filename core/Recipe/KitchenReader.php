@@ -34,7 +34,10 @@ final class KitchenReader
     public static function read(array $house, \DateTimeImmutable $now, Tables $tables, ?Cupboard $cupboard = null): Kitchen
     {
         $cupboard ??= new Cupboard($tables);
-        $cupboard = ($house['own'] ?? []) === [] ? $cupboard : new Cupboard($tables, self::own($house['own'], $tables));
+        $cupboard =
+            ($house['own'] ?? []) === []
+                ? $cupboard
+                : new Cupboard($tables, self::own($house['own'], $tables, self::custom($house['measures'] ?? null)));
         try {
             $waking = is_array($house['waking'] ?? null) ? $house['waking'] : [];
             $measures = $house['measures'] ?? 'us';
@@ -88,13 +91,14 @@ final class KitchenReader
     }
 
     /** Each is held to those before it: two of one name are one too many. */
-    private static function own(mixed $documents, Tables $tables): Own
+    private static function own(mixed $documents, Tables $tables, MeasureSystem $custom): Own
     {
         $own = Own::none();
         $reader = new OwnReader(
             new Cupboard($tables, function () use (&$own): Own {
                 return $own;
             }),
+            custom: $custom,
         );
         $things = [];
         foreach (is_array($documents) ? array_values($documents) : [] as $i => $document) {
@@ -113,6 +117,11 @@ final class KitchenReader
         }
 
         return $own;
+    }
+
+    private static function custom(mixed $measures): MeasureSystem
+    {
+        return (is_string($measures) ? MeasureSystem::tryFrom($measures) : null) ?? MeasureSystem::Us;
     }
 
     /** @return list<Jar> */
@@ -145,7 +154,7 @@ final class KitchenReader
     private static function lots(array $house, Cupboard $cupboard, mixed $measures, float $drops): array
     {
         $lots = [];
-        $custom = (is_string($measures) ? MeasureSystem::tryFrom($measures) : null) ?? MeasureSystem::Us;
+        $custom = self::custom($measures);
         // The lots' days are not held to the present here: a kitchen may be reckoned in at any time.
         $reader = new LotReader(
             $cupboard,

@@ -16,6 +16,8 @@ use Kettle\Material\OwnSchool;
 use Kettle\Material\OwnThing;
 use Kettle\Material\State;
 use Kettle\Material\Wax;
+use Kettle\Reason\Said;
+use Kettle\Reason\Wording;
 
 /** What is told of a thing of a house's own because of what it is, whatever is made of it and however. */
 final class OwnTold
@@ -42,6 +44,50 @@ final class OwnTold
                     'why' => $rule->why,
                 ];
             }
+        }
+
+        return $told;
+    }
+
+    /**
+     * Its figures as they were understood, each with its unit.
+     *
+     * @return list<Said>
+     */
+    public static function read(OwnThing $own): array
+    {
+        $read = [];
+        foreach ($own->fields as $field => $value) {
+            $with = match (true) {
+                $value === null => null,
+                $field === 'water' || $field === 'limit' => ['share' => ['%' => $value]],
+                $field === 'density' => ['g' => $value],
+                $field === 'sets_below' || $field === 'melts_from' || $field === 'melts_to' => ['warmth' => ['C' => $value]],
+                str_starts_with($field, 'months') => ['months' => $value],
+                $field === 'hardness' => ['times' => $value],
+                $field === 'holds_ml' => ['volume' => ['mL' => $value]],
+                $field === 'weighs_g' => ['mass' => ['g' => $value]],
+                $field === 'allergens' && is_array($value) => ['what' => ['all' => $value]],
+                $field === 'fatty_acids' && is_array($value) => ['acids' => ['all' => self::acids($value)]],
+                default => null,
+            };
+            if ($with !== null) {
+                $read[] = Said::of('own.read.'.($value === [] ? 'no_'.$field : $field), $value === [] ? [] : $with);
+            }
+        }
+
+        return $read;
+    }
+
+    /**
+     * @param  array<mixed>  $acids per cent by carbons and double bonds
+     * @return list<string>
+     */
+    private static function acids(array $acids): array
+    {
+        $told = [];
+        foreach ($acids as $acid => $percent) {
+            $told[] = $acid.' '.Wording::number(is_int($percent) || is_float($percent) ? (float) $percent : 0.0).' %';
         }
 
         return $told;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Kettle\Stores;
 
+use Kettle\Material\Allergens;
 use Kettle\Material\Cupboard;
 use Kettle\Material\MaterialException;
 use Kettle\Material\State;
@@ -98,7 +99,7 @@ final class LotReader
             $faults->add(LotException::pastWhenGot());
         }
         $food = $faults->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
-        $own = $this->listed($text['allergens']);
+        $own = $faults->trying('allergens', fn () => $this->allergens($text['allergens'])) ?? [];
         $how = $faults->trying('got_how', fn () => $this->how($text['got_how'])) ?? '';
         foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'part' => 40] as $field => $most) {
             if (mb_strlen($text[$field]) > $most) {
@@ -290,12 +291,10 @@ final class LotReader
         return $day;
     }
 
-    /** @return list<string> allergens, none where it says so */
-    private function listed(string $typed): array
+    /** @return list<string> none where it says so */
+    private function allergens(string $typed): array
     {
-        $each = array_filter(array_map('trim', preg_split('/[;|,]/', $typed) ?: []), fn (string $one) => $one !== '');
-
-        return count($each) === 1 && preg_match('/^(?:no|none|nil|-|–|n\/a)$/iu', $each[0]) === 1 ? [] : array_values($each);
+        return Allergens::typed($typed) ?? throw MaterialException::allergenUnknown($typed);
     }
 
     private function how(string $typed): string

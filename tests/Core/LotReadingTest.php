@@ -303,5 +303,12 @@ it('has no allergen where none is said', function (string $typed, array $allerge
     ['-', []],
     ['nuts, soya', ['nuts', 'soya']],
     ['nuts; soya|sesame', ['nuts', 'soya', 'sesame']],
-    ['no nuts', ['no nuts']],
+    ['none known', []],
+    ['may contain nuts', ['nuts']],
+    ['almond (tree nuts, peanuts)', ['almond (tree nuts, peanuts)']],
 ]);
+
+it('refuses what is no allergen', function (string $typed) {
+    $fields = ['kind' => 'herb', 'material' => 'nettle', 'amount' => '20 g', 'allergens' => $typed];
+    expect(lotFaults($fields))->toBe(['allergens: format']);
+})->with(['no nuts', 'nut-free', 'free from gluten', 'unknown', '?']);

@@ -153,6 +153,7 @@ it('reads amounts as people write them', function (string $typed, Kind $kind, fl
     ['4 to 6 weeks', Kind::Time, 840.0],
     ['70', Kind::Mass, 70.0],
     ['1,5 kg', Kind::Mass, 1500.0],
+    ['0,915 kg', Kind::Mass, 915.0],
     ['20 drops', Kind::Volume, 1.0],
     ['about ¾ cup', Kind::Volume, 177.441177375],
     ['2 cups and 3 tbsp', Kind::Volume, 517.53676734375],

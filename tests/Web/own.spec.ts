@@ -36,7 +36,9 @@ test('a plant the tables do not have: entered, told of, planned with, and known 
   await page.getByRole('link', { name: 'Change what is known of it' }).click()
   await page.getByLabel('Water in it when fresh').fill('much')
   await page.getByRole('button', { name: 'Keep it' }).click()
-  await expect(page.getByText('A number from 1 to 97.').first()).toBeVisible()
+  await expect(
+    page.getByText('“much” cannot be read as a number of per cent. Write it like 12 %.').first(),
+  ).toBeVisible()
   await page.getByLabel('Water in it when fresh').fill('72')
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sea holly')

@@ -128,22 +128,8 @@ function Entering({
     onChange: (event: { target: { value: string } }) => put({ [field]: event.target.value }),
   })
   const { kind } = typed
-  const beside = [
-    'name',
-    'also',
-    'form',
-    'water',
-    'density',
-    'months_opened',
-    'months_unopened',
-    'sets_below',
-    'fatty_acids',
-    'holds_ml',
-    'weighs_g',
-    'hours',
-    'warmth',
-    'method',
-  ]
+  // What is wrong with a field is said beside it; what may be ticked, and what is of no field, below them.
+  const beside = wrong?.faults.some((fault) => fault.field !== '' && !fault.field.startsWith('concerns'))
   return (
     <div className="flex flex-col gap-5">
       <header>
@@ -196,8 +182,8 @@ function Entering({
               No longer offered. What was made of it keeps its name.
             </Tick>
           )}
-          {wrong && !beside.some((field) => wrong.about(field)) ? <Trouble problem={wrong} /> : null}
-          {wrong && beside.some((field) => wrong.about(field)) ? (
+          {wrong && !beside ? <Trouble problem={wrong} /> : null}
+          {beside ? (
             <p className="text-warmth font-semibold">Something above is not right yet; it is said beside it.</p>
           ) : null}
           <Button type="submit" look="strong" className="self-start px-6" disabled={pending}>
@@ -223,6 +209,7 @@ function Entering({
             <Trouble problem={seen.error} />
           ) : seen.data ? (
             <>
+              {seen.data.read.length > 0 ? <p>{seen.data.read.join(' ')}</p> : null}
               {seen.data.cautions.map((each) => (
                 <Notice key={each.id} rank={each.rank}>
                   {each.says}
@@ -301,14 +288,15 @@ function Oil({ text, choices }: Parts) {
   return (
     <>
       <Like text={text} of={choices.oils} />
-      <Field label="A millilitre weighs" placeholder="0.915 g" inputMode="decimal" {...text('density')} />
-      <Field label="Sets below, °C" placeholder="10" {...text('sets_below')} />
-      <Field label="Months it keeps, closed" inputMode="decimal" {...text('months_unopened')} />
-      <Field label="Months it keeps, opened" inputMode="decimal" {...text('months_opened')} />
-      <Field
+      <Field label="A millilitre weighs" placeholder="0.915 g" {...text('density')} />
+      <Field label="Sets below, °C" placeholder="10, or 50 °F" {...text('sets_below')} />
+      <Field label="Months it keeps, closed" placeholder="18, or 2 years" {...text('months_unopened')} />
+      <Field label="Months it keeps, opened" placeholder="6" {...text('months_opened')} />
+      <Area
         label="Its fats, per cent"
         placeholder="oleic 72, linoleic 10, palmitic 12"
-        hint="As its seller’s sheet has them, or 18:1 72."
+        hint="As its seller’s sheet has them: oleic 72, 18:1 72, or 55–83, of which the middle is taken."
+        maxLength={400}
         {...text('fatty_acids')}
       />
       <Field label="Allergens in it" placeholder="almond (tree nuts), sesame; or none" {...text('allergens')} />
@@ -329,8 +317,8 @@ function OfWax({ text, choices }: Parts) {
   return (
     <>
       <Like text={text} of={choices.waxes} />
-      <Field label="Melts from, °C" inputMode="decimal" {...text('melts_from')} />
-      <Field label="to, °C" inputMode="decimal" {...text('melts_to')} />
+      <Field label="Melts from, °C" placeholder="62, or 144 °F" {...text('melts_from')} />
+      <Field label="to, °C" placeholder="65" {...text('melts_to')} />
       <Field
         label="Stands for how many parts of beeswax"
         hint="1 as hard as beeswax, 2 twice as hard, 0.2 a soft butter."
@@ -347,15 +335,13 @@ function Measure({ text }: { text: Text }) {
     <>
       <Field
         label="It holds, mL"
-        placeholder="42"
-        inputMode="decimal"
+        placeholder="42, or 3 tbsp"
         hint="Filled level with water and weighed: a gram is a millilitre."
         {...text('holds_ml')}
       />
       <Field
         label="Or it weighs, g"
-        placeholder="50"
-        inputMode="decimal"
+        placeholder="50, or 2 oz"
         hint="For a packet or a bag as it is bought: what is in it."
         {...text('weighs_g')}
       />

@@ -2,19 +2,13 @@ import type { Shape } from '../api/hooks'
 
 export type OwnKind = 'plant' | 'oil' | 'wax' | 'scent' | 'measure' | 'school'
 
-/** A thing of the house's own as it is typed: numbers as text, lists with what was ticked, null where nobody has said. */
+/** A thing of the house's own as it is typed: numbers and names as text, lists with what was ticked, null where nobody has said. */
 export type OwnTyped = {
   kind: OwnKind
   name: string
   concerns?: string[] | null
   [field: string]: string | string[] | null | undefined
 }
-
-/** Words that are written with commas between them, and kept as a list. */
-export const LISTED = ['also', 'allergens'] as const
-
-/** Somebody looked, and there is none. */
-const NOTHING = /^(none|no|nothing|-)$/i
 
 export const OF: Record<OwnKind, string> = {
   plant: 'plant',
@@ -33,14 +27,7 @@ export function isOwnKind(kind: string): kind is OwnKind {
 export function toSend(typed: OwnTyped): Shape<'Own'> {
   const own: Record<string, unknown> = {}
   for (const [field, value] of Object.entries(typed)) {
-    if (value === '' || value === undefined) continue
-    own[field] =
-      typeof value === 'string' && (LISTED as readonly string[]).includes(field)
-        ? value
-            .split(/[,;]/)
-            .map((each) => each.trim())
-            .filter((each) => each !== '' && !NOTHING.test(each))
-        : value
+    if (value !== '' && value !== undefined) own[field] = value
   }
   return { name: '', ...own } as Shape<'Own'>
 }

@@ -36,7 +36,7 @@ final readonly class SaveOwn
     public function add(array $fields, bool $strict = true): OwnThing
     {
         return $this->locked(function () use ($fields, $strict): OwnThing {
-            $read = (new OwnReader($this->planning->cupboard(), $strict))->read($fields);
+            $read = (new OwnReader($this->planning->cupboard(), $strict, $this->kitchens->plain()->custom))->read($fields);
             OwnSchools::check($read, $this->kitchens->plain());
             $there = OwnThing::query()->where('slug', $read->id)->first();
             if ($there !== null) {
@@ -71,7 +71,8 @@ final readonly class SaveOwn
             // What it was called before the tables knew such a plant is no fault of it now.
             $names = fn (array $of): array => [$of['name'] ?? null, $of['also'] ?? []];
             $renamed = $names($fields) !== $names($now->fields);
-            $read = (new OwnReader($this->planning->cupboard(), $renamed))->read(['kind' => $now->kind, 'id' => $now->slug] + $fields);
+            $reader = new OwnReader($this->planning->cupboard(), $renamed, $this->kitchens->plain()->custom);
+            $read = $reader->read(['kind' => $now->kind, 'id' => $now->slug] + $fields);
             OwnSchools::check($read, $this->kitchens->plain());
             if ($now->version !== $version) {
                 if ($now->fields == $read->fields) {

@@ -65,22 +65,28 @@ final readonly class OwnPage
      */
     public function seen(array $fields): OwnSeen
     {
-        $own = (new OwnReader($this->planning->cupboard()))->read($fields);
+        $own = (new OwnReader($this->planning->cupboard(), custom: $this->kitchens->plain()->custom))->read($fields);
         OwnSchools::check($own, $this->kitchens->plain());
 
-        return new OwnSeen($this->lacks($own), $this->told($own));
+        return new OwnSeen($this->read($own), $this->lacks($own), $this->told($own));
     }
 
     public function view(OwnThing $thing): OwnView
     {
         $own = (new OwnReader($this->planning->cupboard(), false))->read($thing->fields);
 
-        return new OwnView($thing->slug, $own->fields, $this->lacks($own), $this->told($own), $thing->version);
+        return new OwnView($thing->slug, $own->fields, $this->read($own), $this->lacks($own), $this->told($own), $thing->version);
     }
 
     public function ofSlug(string $slug): OwnView
     {
         return $this->view(OwnThing::query()->where('slug', $slug)->firstOrFail());
+    }
+
+    /** @return list<string> */
+    private function read(Read $own): array
+    {
+        return array_map($this->kitchens->words()->of(...), OwnTold::read($own));
     }
 
     /** @return list<string> */
