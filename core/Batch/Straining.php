@@ -19,6 +19,9 @@ final readonly class Straining
         'thrown' => 'thrown away',
     ];
 
+    /** By what it is seen that it is done; of what is wet, the last as well. */
+    public const SIGNS = ['time', 'colour', 'scent', 'faded', 'bubbles'];
+
     /** What the oil went through. */
     public const FILTERS = ['cloth' => 'cloth over a sieve', 'paper' => 'paper', 'bag' => 'a jelly bag', 'press' => 'a press'];
 

@@ -170,6 +170,12 @@ final readonly class Hand
         );
     }
 
+    /** What there is of it yet, g or mL as it is reckoned. */
+    public function left(): float
+    {
+        return $this->state->left;
+    }
+
     /**
      * @param  string  $into the product or the pot it goes into
      *

@@ -6,6 +6,7 @@ namespace Kettle\Diary;
 
 use Kettle\Time\Interval;
 use Kettle\Time\Later;
+use Kettle\Time\TimeOfDay;
 
 /**
  * When somebody is up and at home, in the house's own time zone: up from "07:00" to "22:30", on some
@@ -292,8 +293,6 @@ final readonly class Availability
     /** @throws DiaryException */
     private static function minute(string $time): int
     {
-        return preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', trim($time, " \t\r\n"), $m) === 1
-            ? (int) $m[1] * 60 + (int) $m[2]
-            : throw DiaryException::time($time);
+        return TimeOfDay::minute($time) ?? throw DiaryException::time($time);
     }
 }

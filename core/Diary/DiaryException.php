@@ -51,6 +51,27 @@ final class DiaryException extends RefusedException
         );
     }
 
+    public static function endsFirst(string $typed): self
+    {
+        return new self(
+            'unreadable',
+            sprintf('“%s” ends before it begins. Write it by 24 hours, like 09:00-17:00, or 9am-5pm.', mb_substr($typed, 0, 40)),
+        );
+    }
+
+    public static function thing(string $typed): self
+    {
+        return new self(
+            'unknown',
+            sprintf('“%s” is not among what there may be to work with. Choose from the list.', mb_substr($typed, 0, 40)),
+        );
+    }
+
+    public static function room(string $least, string $most): self
+    {
+        return new self('out_of_range', "A room is between {$least} and {$most}.");
+    }
+
     public static function weekday(string $typed): self
     {
         return new self(

@@ -27,6 +27,17 @@ final class YieldException extends RefusedException
         );
     }
 
+    public static function whatJug(): self
+    {
+        return new self('missing', 'Say what the empty jug weighs, or 0 g where the scale has taken it off.', 'tare');
+    }
+
+    /** @param  array<string>  $of */
+    public static function noneOf(string $said, string $field, array $of): self
+    {
+        return new self('unknown', sprintf('“%s” is none of %s.', mb_substr($said, 0, 40), implode(', ', $of)), $field);
+    }
+
     public static function herbKeepsIt(): self
     {
         return new self('too_thick', 'With so little oil the herb would keep nearly all of it. Take a leaner ratio, or press it.', 'ratio');

@@ -185,6 +185,12 @@ final class Cupboard
         return array_values(array_intersect_key($this->heeds(), $asked));
     }
 
+    /** @return list<string> ids of what there may be to work with */
+    public function things(): array
+    {
+        return array_values(array_map(fn (Row $row) => $row->text('id'), $this->tables->table('things')->rows('rows')));
+    }
+
     /** @return array<string, Purpose> */
     public function purposes(): array
     {

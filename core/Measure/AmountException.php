@@ -56,6 +56,19 @@ final class AmountException extends RefusedException
         );
     }
 
+    public static function moneyOfMany(string $typed): self
+    {
+        return new self(
+            'unknown',
+            sprintf('“%s” is the money of no one country. Write its three letters, such as GBP, EUR or USD.', self::short($typed)),
+        );
+    }
+
+    public static function fractionOfWhat(string $typed): self
+    {
+        return new self('ambiguous', sprintf('“%s” of what? Write it like half of it, or with its unit.', self::short($typed)));
+    }
+
     public static function notAboveZero(string $typed): self
     {
         return new self('not_above_zero', sprintf('“%s” is not more than nothing. Give an amount above zero.', self::short($typed)));

@@ -132,6 +132,22 @@ final readonly class AmountReader
         return $this->value($text, $typed, Kind::Mass);
     }
 
+    /**
+     * A number that may have its unit beside it, "20 drops", "-2,5", "15 m"; null when it is none.
+     *
+     * @param  string  $unit pattern of what may stand behind it
+     */
+    public function figure(string $typed, string $unit): ?float
+    {
+        $plain = trim(preg_replace("/\\s*(?:{$unit})$/iu", '', trim($typed)) ?? $typed);
+        $below = preg_match('/^[-−]\s*/u', $plain, $m) === 1 ? $m[0] : '';
+        try {
+            return ($below === '' ? 1 : -1) * $this->number(mb_substr($plain, mb_strlen($below)));
+        } catch (AmountException) {
+            return null;
+        }
+    }
+
     private function plain(string $typed): string
     {
         $text = Figures::ofAmount($typed);

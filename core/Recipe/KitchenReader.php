@@ -58,7 +58,7 @@ final class KitchenReader
                 self::shippedJars($tables),
                 $cupboard,
                 roomC: self::room($house),
-                things: is_array($house['things'] ?? null) ? array_values(array_filter($house['things'], 'is_string')) : null,
+                things: is_array($house['things'] ?? null) ? self::things(array_values($house['things']), $cupboard) : null,
                 lots: ($lots = self::lots($house, $cupboard, $measures, (float) $drops)),
                 stock: self::stock($lots),
                 currency: self::text($house, 'currency', ''),
@@ -66,7 +66,7 @@ final class KitchenReader
 
             return $kitchen->with(...self::infused($house, $kitchen));
         } catch (RefusedException $refused) {
-            throw WishException::from($refused->about('house'));
+            throw WishException::from($refused->field === '' ? $refused->about('house') : $refused->under('house'));
         }
     }
 
@@ -122,6 +122,23 @@ final class KitchenReader
     private static function custom(mixed $measures): MeasureSystem
     {
         return (is_string($measures) ? MeasureSystem::tryFrom($measures) : null) ?? MeasureSystem::Us;
+    }
+
+    /**
+     * @param  list<mixed>  $things
+     * @return list<string>
+     */
+    private static function things(array $things, Cupboard $cupboard): array
+    {
+        $known = [];
+        foreach ($things as $i => $thing) {
+            $known[] =
+                is_string($thing) && in_array($thing, $cupboard->things(), true)
+                    ? $thing
+                    : throw DiaryException::thing(is_string($thing) ? $thing : '')->about("things.{$i}");
+        }
+
+        return $known;
     }
 
     /** @return list<Jar> */

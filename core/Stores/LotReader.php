@@ -11,6 +11,7 @@ use Kettle\Material\State;
 use Kettle\Measure\AmountReader;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
+use Kettle\Measure\Money;
 use Kettle\Reason\Faults;
 use Kettle\Reason\UnknownField;
 use Kettle\Time\Day;
@@ -40,9 +41,6 @@ final class LotReader
         'allergens',
         'note',
     ];
-
-    /** What may stand before or behind a price: a sign, a code, or the words that some signs are. */
-    private const MONEY = '[A-Z]{0,3}\p{Sc}|[A-Z]{3}|kr\.?|zł|Kč|Ft|lei|Fr\.?';
 
     public readonly LotNames $names;
 
@@ -267,12 +265,8 @@ final class LotReader
         if ($other !== null) {
             throw LotException::otherMoney($typed, $other);
         }
-        // Money and nothing else: "12/kg" is no price of a lot, and "50p" is not fifty pounds.
-        $plain = preg_replace('/^(?:'.self::MONEY.')\s*|\s*(?:'.self::MONEY.')$/u', '', $typed) ?? '';
-        $thousands = preg_match('/^\d{1,3}(?:([, .])\d{3})+([.,])\d{1,2}$/', $plain, $m) === 1 && $m[1] !== $m[2] ? $m[1] : '';
-        $plain = preg_replace('/,(\d{1,2})$/', '.$1', $thousands === '' ? $plain : str_replace($thousands, '', $plain)) ?? '';
 
-        return preg_match('/^\d{1,6}(\.\d{1,4})?$/', $plain) === 1 ? (float) $plain : throw LotException::price($typed);
+        return Money::read($typed) ?? throw LotException::price($typed);
     }
 
     private function day(string $typed, string $field, bool $gone): ?\DateTimeImmutable

@@ -63,7 +63,7 @@ it('describes a list of things with fields of their own', function () {
     expect($house['required'])
         ->toBe(['version', 'name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml'])
         ->and($house['properties']['latitude'])
-        ->toBe(['type' => ['number', 'null'], 'minimum' => -90, 'maximum' => 90])
+        ->toBe(['type' => ['number', 'string', 'null'], 'minimum' => -90, 'maximum' => 90])
         ->and($house['properties']['home']['items']['type'])
         ->toBe(['string', 'null']);
 });

@@ -183,6 +183,10 @@ it('keeps a decoction for three days, and an extract for a year, and says how mu
     $less = pot($id, 'take', ['amount' => '150 mL', 'to' => 'a cream']);
     expect($less->json('made.left'))->toBe('240 mL')->and($less->json('stage'))->toBe('made');
     pot($id, 'take', ['amount' => '300 mL'], 422)->assertJsonPath('faults.0.field', 'amount');
+    pot($id, 'take', ['amount' => '½'], 422)->assertJsonPath('faults.0.field', 'amount');
+    $half = pot($id, 'take', ['amount' => 'half']);
+    expect($half->json('made.left'))->toBe('120 mL');
+    pot($id, 'undo', ['entry' => $half->json('entries.0.id')]);
     $this->atHouse('GET', '/boils')
         ->assertJsonPath('open', [])
         ->assertJsonPath('here.0.says', '240 mL, the refrigerator, until 27 Nov 2026');

@@ -123,6 +123,26 @@ it('labels each tin: ingredients by weight, what must be said, net weight, the c
     $this->atHouse('PUT', "{$path}/label", ['fields' => ['price']] + $set)->assertStatus(422);
 });
 
+it('writes down for how much a tin was sold as it is typed, and never for nothing instead', function () {
+    $this->house->forceFill(['currency' => 'GBP'])->save();
+    [$made] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]]])->assertOk();
+    foreach (['£4 each', 'a crown', '€4'] as $price) {
+        $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'sold', 'price' => $price])
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.field', 'price');
+    }
+    $sold = fn (int $tin, mixed $price): ?string => $this->atHouse('POST', "{$path}/tins", [
+        'tin' => $tin,
+        'how' => 'sold',
+        'price' => $price,
+    ])
+        ->assertOk()
+        ->json('tins.'.($tin - 1).'.price_text');
+    expect($sold(1, '£4.50'))->toBe('£4.50')->and($sold(2, '4,50'))->toBe('£4.50')->and($sold(3, null))->toBeNull();
+});
+
 it('gives the year’s account of what was made and where it went, and a card to stand by the pot', function () {
     [$made] = begunSalve();
     $path = "/makings/{$made['id']}";

@@ -65,9 +65,21 @@ it('refuses what cannot have come out, and says which field', function (array $b
     'a jug in cups' => [['gross' => '3 cups', 'tare' => '412 g'], 'gross', 'volume'],
     'more than went in' => [['gross' => '2 kg', 'tare' => '412 g'], 'amount', 'went in'],
     'a way nobody knows' => [['amount' => '300 mL', 'way' => 'wrung'], 'way', 'drained, squeezed or pressed'],
+    'a jug nobody weighed' => [['gross' => '500 g'], 'tare', 'what the empty jug weighs, or 0 g'],
+    'through a sock' => [['amount' => '300 mL', 'filter' => 'sock'], 'filter', '“sock” is none of cloth, paper, bag, press'],
+    'to the dog' => [['amount' => '300 mL', 'spent_to' => 'dog'], 'spent_to', '“dog” is none of compost'],
+    'a sign nobody sees' => [['amount' => '300 mL', 'signs' => ['time', 'sparkles']], 'signs.1', '“sparkles” is none of time'],
     'spent herb in litres' => [['amount' => '300 mL', 'spent' => '1 L'], 'spent', 'weight'],
     'a list' => [['amount' => ['300 mL']], 'amount', 'text'],
 ]);
+
+it('takes a jug that the scale has taken off', function (string $tare) {
+    $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
+    $this->fill($batch);
+    $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['gross' => '276 g', 'tare' => $tare])
+        ->assertOk()
+        ->assertJsonPath('stage', 'settling');
+})->with(['0', '0 g', '0,0 g']);
 
 it('pours off, filters again, and bottles only what is left', function () {
     $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
@@ -232,6 +244,12 @@ it('uses, gives and throws away from a bottle, and knows what is left', function
     $use(['bottle' => 1, 'how' => 'used', 'amount' => '80 mL'])
         ->assertStatus(422)
         ->assertJsonPath('faults.0.field', 'amount');
+    $use(['bottle' => 1, 'how' => 'used', 'amount' => '1/2'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.sentence', '“1/2” of what? Write it like half of it, or with its unit.');
+    $use(['bottle' => 1, 'how' => 'used', 'amount' => 'half of it'])
+        ->assertOk()
+        ->assertJsonPath('bottles.0.left', '35 mL');
     $given = $use(['bottle' => 2, 'how' => 'given', 'to' => 'Torin'])
         ->assertOk()
         ->assertJsonPath('bottles.1.state', 'given')

@@ -126,7 +126,7 @@ it('does nothing more for what was discarded, and says what is not open', functi
 it('refuses a day without hours', function (string $from, string $to) {
     Availability::between($from, $to);
 })
-    ->with([['22:00', '07:00'], ['07:00', '09:00'], ['7am', '22:00'], ['25:00', '26:00']])
+    ->with([['22:00', '07:00'], ['07:00', '09:00'], ['early', '22:00'], ['25:00', '26:00']])
     ->throws(DiaryException::class);
 
 it('tells a yield within, below and above what was expected', function () {

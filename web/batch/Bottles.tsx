@@ -161,7 +161,7 @@ function UseSheet({ batch, number, close }: { batch: Shape<'BatchView'>; number:
         />
         <Field
           label="How much"
-          placeholder="leave it empty for all that is in it"
+          placeholder="10 mL, half of it; empty for all that is in it"
           value={amount}
           fault={write.error?.about('amount')}
           onChange={(e) => setAmount(e.target.value)}

@@ -51,10 +51,9 @@ export default function House() {
 
 const HEAD = 'text-2xl'
 
-/** A figure as it was typed; what is none is sent as it stands, to be refused by name. */
-function figure(typed: string): number | null {
-  const number = Number(typed)
-  return typed.trim() === '' ? null : Number.isNaN(number) ? (typed as unknown as number) : number
+/** What was typed, to be read where it is kept; nothing where it was left blank. */
+function blank(typed: string): string | null {
+  return typed.trim() === '' ? null : typed
 }
 
 const typedOf = (house: Shape<'HouseView'>) => ({
@@ -116,14 +115,12 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           path: `/houses/${house.id}`,
           body: {
             ...form.typed,
-            drops_per_ml: Number(form.typed.drops_per_ml),
             // As it was, it is not read again: whole degrees of one kind are not whole in the other.
             room: form.typed.room === begun.room_text ? undefined : form.typed.room,
-            latitude: figure(form.typed.latitude),
-            longitude: figure(form.typed.longitude),
-            hour_rate: figure(form.typed.hour_rate),
-            burners: figure(form.typed.burners),
-            height_m: Number(form.typed.height_m),
+            latitude: blank(form.typed.latitude),
+            longitude: blank(form.typed.longitude),
+            hour_rate: blank(form.typed.hour_rate),
+            burners: blank(form.typed.burners),
             facing: Number(form.typed.facing),
             home,
             ...(things === null ? {} : { things }),
@@ -175,8 +172,8 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
           />
         </div>
         <div className="grid grid-cols-2 items-start gap-4">
-          <Field label="Latitude, °N" inputMode="decimal" placeholder="59.25" {...field('latitude')} />
-          <Field label="Longitude, °E" inputMode="decimal" placeholder="-2.6" {...field('longitude')} />
+          <Field label="Latitude, °N" placeholder="59.25, or 59°15′ N" {...field('latitude')} />
+          <Field label="Longitude, °E" placeholder="-2.6, or 2°36′ W" {...field('longitude')} />
           <Field
             label="Above the sea, m"
             inputMode="numeric"
@@ -204,13 +201,13 @@ function Settings({ house, keeps }: { house: Shape<'HouseView'>; keeps: boolean 
         <details open={home.some((day) => day !== '')}>
           <summary className="min-h-11 py-2 font-semibold">Hours at home</summary>
           <p className="text-soft">
-            Blank for all day, a dash for not at all, or whiles such as 07:00-08:30, 17:00-22:30. Heated work is placed
-            only then.
+            Blank for all day, “out” for not at all, or whiles such as 07:00-08:30, 17:00-22:30, or from 6pm. Heated
+            work is placed only then.
           </p>
-          <div className="grid grid-cols-[6.5rem_1fr] items-center gap-x-3 gap-y-2">
+          <div className="grid grid-cols-[6.5rem_1fr] items-start gap-x-3 gap-y-2">
             {['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((day, index) => (
               <label key={day} className="contents">
-                <span>{day}</span>
+                <span className="pt-2">{day}</span>
                 <span>
                   <input
                     className="field"

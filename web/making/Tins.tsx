@@ -111,7 +111,7 @@ function Goes({ making, number, close }: { making: Making; number: number | null
                 tin: number,
                 how,
                 to,
-                price: how === 'sold' && price.trim() !== '' ? Number(price.replace(',', '.')) : null,
+                price: how === 'sold' && price.trim() !== '' ? price : null,
               },
             })
         })}
@@ -126,7 +126,6 @@ function Goes({ making, number, close }: { making: Making; number: number | null
         {how === 'sold' ? (
           <Field
             label="For how much"
-            inputMode="decimal"
             value={price}
             fault={write.error?.about('price')}
             onChange={(e) => setPrice(e.target.value)}

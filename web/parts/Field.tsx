@@ -1,4 +1,5 @@
 import { type ComponentProps, type ReactNode, useId } from 'react'
+import { asTime } from './day'
 
 type Frame = { label: string; hint?: ReactNode; fault?: string | undefined }
 
@@ -41,12 +42,6 @@ export function Field({ label, hint, fault, ...rest }: Frame & ComponentProps<'i
   )
 }
 
-/** "7", "730" and "7:30" as "07:30"; what is no time stands as it was typed. */
-function asTime(typed: string): string {
-  const read = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*$/.exec(typed)
-  return read ? `${(read[1] ?? '').padStart(2, '0')}:${read[2] ?? '00'}` : typed
-}
-
 /** A time of day, by 24 hours as everything else here is, whatever the machine's own habit. */
 export function TimeField({
   value,
@@ -57,7 +52,7 @@ export function TimeField({
     <Field
       inputMode="numeric"
       placeholder="07:30"
-      maxLength={5}
+      maxLength={8}
       pattern="([01][0-9]|2[0-3]):[0-5][0-9]"
       title="A time such as 07:30 or 22:00"
       {...rest}

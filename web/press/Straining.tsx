@@ -109,7 +109,7 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
       </p>
     )
   const fault = (field: string) => write.error?.about(field)
-  const own = ['amount', 'gross', 'tare', 'spent', 'way', 'warmth'].some((field) => fault(field))
+  const own = ['amount', 'gross', 'tare', 'spent', 'spent_to', 'way', 'filter', 'warmth'].some((field) => fault(field))
   const byWeight = (take: () => void) => {
     take()
     setHow('weighed')
@@ -162,6 +162,8 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
           <Field
             label="The empty jug"
             placeholder="412 g"
+            hint="0 where the scale has taken it off."
+            required
             value={tare}
             fault={fault('tare')}
             onChange={(e) => setTare(e.target.value)}
@@ -196,7 +198,13 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
           fault={fault('way')}
           onChange={(e) => setWay(e.target.value)}
         />
-        <Select label="Through" choices={press.filters} value={filter} onChange={(e) => setFilter(e.target.value)} />
+        <Select
+          label="Through"
+          choices={press.filters}
+          value={filter}
+          fault={fault('filter')}
+          onChange={(e) => setFilter(e.target.value)}
+        />
         <Field
           label="The spent herb weighs"
           placeholder="leave it empty if you did not weigh it"
@@ -208,6 +216,7 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
           label="It goes"
           choices={[{ id: '', name: 'not said' }, ...press.spent_choices]}
           value={spentTo}
+          fault={fault('spent_to')}
           onChange={(e) => setSpentTo(e.target.value)}
         />
       </div>

@@ -50,6 +50,12 @@ final readonly class StrainBatch
             if (! in_array($way, Uptake::WAYS, true)) {
                 throw new YieldException('unknown', 'Herb is drained, squeezed or pressed.', 'way');
             }
+            $spentTo = $this->choice($more['spent_to'] ?? '', 'spent_to', Straining::SPENT);
+            $filter = $this->choice($more['filter'] ?? '', 'filter', Straining::FILTERS);
+            $signs = array_values(array_unique($more['signs'] ?? []));
+            foreach ($signs as $i => $sign) {
+                in_array($sign, Straining::SIGNS, true) || throw YieldException::noneOf($sign, "signs.{$i}", Straining::SIGNS);
+            }
             $warmth = $more['warmth'] ?? '';
             $this->records->refuseUnsaidWarmth($batch, $warmth);
             $weighed = ($more['gross'] ?? '') !== '';
@@ -63,13 +69,7 @@ final readonly class StrainBatch
 
             return new NewLine(
                 new Strained(
-                    $weighed
-                        ? sprintf(
-                            '%s with the jug, the jug %s',
-                            $more['gross'] ?? '',
-                            ($more['tare'] ?? '') === '' ? '0 g' : $more['tare'] ?? '',
-                        )
-                        : $typed,
+                    $weighed ? sprintf('%s with the jug, the jug %s', $more['gross'] ?? '', $more['tare'] ?? '') : $typed,
                     round($ml, 3),
                     $outcome->verdict,
                     $outcome->says(),
@@ -78,9 +78,9 @@ final readonly class StrainBatch
                     $weighed,
                     $warmth,
                     $spent === null ? null : round($spent, 2),
-                    isset($more['spent_to'], Straining::SPENT[$more['spent_to']]) ? $more['spent_to'] : null,
-                    isset($more['filter'], Straining::FILTERS[$more['filter']]) ? $more['filter'] : null,
-                    $more['signs'] ?? [],
+                    $spentTo,
+                    $filter,
+                    $signs,
                 ),
                 $note,
             );
@@ -90,9 +90,26 @@ final readonly class StrainBatch
     /** @throws AmountException */
     private function net(Batch $batch, string $gross, string $tare): float
     {
-        $net = Weighing::net($this->grams($gross, 'gross'), $tare === '' ? 0.0 : $this->grams($tare, 'tare'));
+        // A jug nobody weighed would be counted as oil; one that the scale took off weighs nothing.
+        $jug = match (true) {
+            $tare === '' => throw YieldException::whatJug(),
+            preg_match('/^0+(?:[.,]0+)?\s*\p{L}*$/u', $tare) === 1 => 0.0,
+            default => $this->grams($tare, 'tare'),
+        };
+        $net = Weighing::net($this->grams($gross, 'gross'), $jug);
 
         return $batch->plan->density($this->cupboard)->volumeOf($net);
+    }
+
+    /**
+     * @param  array<string, string>  $of by id
+     * @return ?string null where nothing was said
+     *
+     * @throws YieldException
+     */
+    private function choice(string $said, string $field, array $of): ?string
+    {
+        return $said === '' ? null : (isset($of[$said]) ? $said : throw YieldException::noneOf($said, $field, array_keys($of)));
     }
 
     /** @throws AmountException */

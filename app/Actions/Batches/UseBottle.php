@@ -7,8 +7,10 @@ use App\Models\LogEntry;
 use Kettle\Batch\Line\Used;
 use Kettle\Diary\DiaryException;
 use Kettle\Diary\Stage;
+use Kettle\Measure\AmountException;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Measure\PartOf;
 use Kettle\Reason\RefusedException;
 use Kettle\Vessel\FillingException;
 
@@ -36,10 +38,11 @@ final readonly class UseBottle
                 $this->records->refuseOver($batch);
             }
             $left = (float) $bottle->left_ml;
-            $ml = $typed === null ? $left : $this->amount->ml($batch, $typed);
             if ($left <= 0.005) {
                 throw new FillingException('empty', sprintf('Bottle %d is empty already.', $number), 'bottle');
             }
+            $share = $typed === null ? 1.0 : AmountException::at('amount', fn () => PartOf::share($typed));
+            $ml = $share === null ? $this->amount->ml($batch, (string) $typed) : $left * $share;
             // What is measured out with a spoon comes to a little more or less than the bottle held.
             if ($ml <= 0 || $ml > $left * 1.02) {
                 throw new FillingException(

@@ -20,6 +20,7 @@ use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Hand;
 use Kettle\Diary\DiaryException;
 use Kettle\Measure\Kind;
+use Kettle\Measure\PartOf;
 use Kettle\Reason\RefusedException;
 use Kettle\Time\Day;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -132,9 +133,14 @@ final readonly class TendBoil
     /** @throws RefusedException */
     public function take(Boil $boil, string $typed, string $to): BoilEntry
     {
-        $amount = RefusedException::at('amount', fn () => $this->amount($boil->plan, $typed));
+        $share = RefusedException::at('amount', fn () => PartOf::share($typed));
+        $amount = $share === null ? RefusedException::at('amount', fn () => $this->amount($boil->plan, $typed)) : null;
 
-        return $this->line($boil, null, fn (Hand $hand) => $hand->take($amount, $typed, $to, $this->kitchens->now()));
+        return $this->line(
+            $boil,
+            null,
+            fn (Hand $hand) => $hand->take($amount ?? $hand->left() * (float) $share, $typed, $to, $this->kitchens->now()),
+        );
     }
 
     public function note(Boil $boil, string $text, ?string $corrects): BoilEntry

@@ -27,8 +27,15 @@ final class FormSchema
     public static function of(string $class): array
     {
         $reflected = new ReflectionClass($class);
-        $rules = (new $class())->rules();
-        $schema = ['description' => ResponseSchemas::summary($reflected), ...self::object($rules, '')];
+        $form = new $class();
+        $schema = ['description' => ResponseSchemas::summary($reflected), ...self::object($form->rules(), '')];
+        foreach (array_keys($form->figures()) as $field) {
+            // As people write it, too: see Form::figures.
+            $property = Arr::array($schema, "properties.{$field}");
+            $nullable = in_array('null', (array) $property['type'], true);
+            $types = array_filter((array) $property['type'], fn (mixed $type) => $type !== 'null');
+            Arr::set($schema, "properties.{$field}.type", [...$types, 'string', ...$nullable ? ['null'] : []]);
+        }
         Arr::has($schema, 'properties.wish') &&
             Arr::set($schema, 'properties.wish', ['$ref' => '#/components/schemas/'.self::wish($class)]);
         foreach ($reflected->getAttributes(Schema::class) as $attribute) {

@@ -3,7 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Clash;
-use App\Actions\Diary\FollowAvailability;
+use App\Actions\Houses\ChangeSettings;
 use App\Actions\Houses\ExportHouse;
 use App\Actions\Houses\Imported;
 use App\Actions\Houses\ImportHouse;
@@ -20,11 +20,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
-use Kettle\Diary\Availability;
-use Kettle\Diary\DiaryException;
 use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
-use Kettle\Reason\Said;
 use Kettle\Vessel\Jar as CoreJar;
 use Kettle\Vessel\Marks;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -35,7 +32,6 @@ final class HouseController extends Controller
     public function __construct(
         private readonly CurrentHouse $current,
         private readonly KitchenFactory $kitchens,
-        private readonly FollowAvailability $follow,
         private readonly HousePage $page,
     ) {}
 
@@ -46,23 +42,11 @@ final class HouseController extends Controller
     }
 
     #[Operation('Change a house\'s settings')]
-    public function edit(Requests\EditHouse $form): HouseView
+    public function edit(Requests\EditHouse $form, ChangeSettings $change): HouseView
     {
-        $home = $this->home($form);
-        self::checkAvailability(
-            $form->string('wake')->toString(),
-            $form->string('bed')->toString(),
-            $home ?? ($this->current->house()->home ?? []),
-        );
-        $house = $this->current->house();
-        // One statement, so that of two people saving at once only one can win.
-        $changed = House::query()
-            ->whereKey($house->id)
-            ->where('version', $form->integer('version'))
-            ->update([...$this->settings($form), 'version' => $form->integer('version') + 1]);
-        $house->refresh();
-        $changed === 0 || ($this->follow)(Said::of('moved.hours-changed'));
-        if ($changed === 0) {
+        /** @var array<string, mixed> $settings */
+        $settings = $form->safe()->except('version');
+        if (! $change($settings, $form->integer('version'))) {
             throw new Clash(
                 'Somebody changed the house’s settings meanwhile. What stands now is shown; enter yours again where it differs.',
                 (array) $this->page->view(),
@@ -154,71 +138,5 @@ final class HouseController extends Controller
     public function import(Request $request, ImportHouse $import): Imported
     {
         return $import($request->getContent());
-    }
-
-    /** @return array<string, mixed> */
-    private function settings(Requests\EditHouse $form): array
-    {
-        $settings = array_diff_key($form->validated(), array_flip(['version', 'room']));
-        if ($form->filled('room')) {
-            $settings['room_c'] = $this->room($form->string('room')->trim()->toString());
-        }
-        if (array_key_exists('currency', $settings)) {
-            $settings['currency'] ??= '';
-        }
-        unset($settings['home']);
-        if (($home = $this->home($form)) !== null) {
-            $settings['home'] = $home === [] ? null : json_encode($home);
-        }
-        if (isset($settings['things'])) {
-            $settings['things'] = json_encode(array_values((array) $settings['things']));
-        }
-
-        return $settings;
-    }
-
-    /** A warmth without its unit is in the cook's own degrees. */
-    private function room(string $typed): float
-    {
-        $kitchen = $this->kitchens->plain();
-        try {
-            return $kitchen->reader()->within($typed, Kind::Temperature, $kitchen->fahrenheit ? '°F' : '°C', 0.1, 40)->value;
-        } catch (RefusedException $refused) {
-            throw $refused->about('room');
-        }
-    }
-
-    /** @return array<int, string>|null by ISO weekday, days that are all day left out; null when the form does not say */
-    private function home(Requests\EditHouse $form): ?array
-    {
-        if (! $form->has('home')) {
-            return null;
-        }
-        $home = [];
-        foreach (array_values((array) $form->input('home')) as $i => $typed) {
-            $typed = is_string($typed) ? trim($typed) : '';
-            if ($typed !== '') {
-                $home[$i + 1] = $typed === '-' ? '' : $typed;
-            }
-        }
-
-        return $home;
-    }
-
-    /**
-     * @param  array<int, string>  $home
-     *
-     * @throws DiaryException when it cannot be read
-     */
-    private static function checkAvailability(string $wake, string $bed, array $home): void
-    {
-        $availability = Availability::between($wake, $bed);
-        foreach ($home as $day => $hours) {
-            try {
-                $availability->atHome([$day => $hours]);
-            } catch (DiaryException $refused) {
-                throw $refused->about('home.'.($day - 1));
-            }
-        }
     }
 }

@@ -37,6 +37,24 @@ abstract class Form extends FormRequest
         if ($faults !== []) {
             throw WishException::faults($faults);
         }
+        foreach ($this->figures() as $field => $read) {
+            $typed = $this->input($field);
+            $figure = is_string($typed) ? $read($typed) : null;
+            // What is no figure stays as it was typed, and is refused by its rule.
+            if ($figure !== null) {
+                $this->merge([$field => $figure === floor($figure) ? (int) $figure : $figure]);
+            }
+        }
+    }
+
+    /**
+     * Fields that take a number as people write it, "18,5" or "20 drops", beside one that is a number already.
+     *
+     * @return array<string, \Closure(string): ?float> each with what reads it: null where it is none
+     */
+    public function figures(): array
+    {
+        return [];
     }
 
     /**
@@ -161,6 +179,9 @@ abstract class Form extends FormRequest
             'own' => 'what it is',
             'tin' => 'a number',
             'price' => 'a price',
+            'drops_per_ml' => 'how many drops are a millilitre',
+            'hour_rate' => 'what an hour is worth',
+            'height_m' => 'the height above the sea',
         ];
     }
 }

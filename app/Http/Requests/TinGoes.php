@@ -2,8 +2,10 @@
 
 namespace App\Http\Requests;
 
+use App\House\KitchenFactory;
 use Illuminate\Validation\Rule;
 use Kettle\Making\Line\TinGone;
+use Kettle\Measure\Money;
 
 /** A tin used up, given, sold or thrown away. */
 final class TinGoes extends Form
@@ -16,5 +18,12 @@ final class TinGoes extends Form
             'to' => ['nullable', 'string', 'max:160'],
             'price' => ['nullable', 'numeric', 'between:0,100000'],
         ];
+    }
+
+    public function figures(): array
+    {
+        $other = fn (string $typed): ?string => app(KitchenFactory::class)->plain()->otherMoneyIn($typed);
+
+        return ['price' => fn (string $typed) => $other($typed) === null ? Money::read($typed) : null];
     }
 }

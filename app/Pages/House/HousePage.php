@@ -58,7 +58,8 @@ final readonly class HousePage
             (float) $house->room_c,
             $this->kitchens->plain()->warmth((float) $house->room_c),
             $house->burners,
-            $house->things,
+            // What an older house had, and nobody knows by now, cannot be ticked off.
+            $house->things === null ? null : array_values(array_intersect($house->things, $this->kitchens->plain()->cupboard()->things())),
             $house->latitude === null ? null : (float) $house->latitude,
             $house->longitude === null ? null : (float) $house->longitude,
             $house->height_m,
