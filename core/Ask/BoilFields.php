@@ -116,9 +116,12 @@ final readonly class BoilFields
     {
         $pot = $document['pot'] ?? null;
 
-        return is_array($pot)
-            ? BoilingPot::measured((float) $this->number($pot, 'diameter_mm'), (float) $this->number($pot, 'height_mm'))
-            : null;
+        if (! is_array($pot)) {
+            return null;
+        }
+        $inside = fn (string $field): float => $this->number($pot, $field) ?? throw DecoctionException::potPart($field);
+
+        return BoilingPot::measured($inside('diameter_mm'), $inside('height_mm'));
     }
 
     /**

@@ -93,6 +93,15 @@ final class BoilException extends RefusedException
         );
     }
 
+    public static function fellTooFast(string $gone, string $since): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf('No flame boils %s off since %s. Read it again; where some was taken out, say so.', $gone, $since),
+            'level',
+        );
+    }
+
     public static function warmth(): self
     {
         return new self('out_of_range', 'Warmth here is from 0 to 250 °C.', 'warmth');

@@ -26,6 +26,15 @@ final readonly class Hand
     /** Read off a stick, so much higher is no rise, mm. */
     private const STICK_MM = 2.0;
 
+    /**
+     * No flame of a kitchen boils off more, g/h: 4 kW that all go into steam, at 2257 kJ/kg of water (IAPWS R7-97 at
+     * 100 °C, from memory). The burner's size is common practice, no source.
+     */
+    private const MOST_G_PER_H = 6_400.0;
+
+    /** A mark read before is so far out at the most, as a share of it. Common practice, no source. */
+    private const SLIP = 0.1;
+
     /** What is strained out may be so much more than stood in it, for no jug is exact. */
     private const SLACK = 1.1;
 
@@ -85,7 +94,7 @@ final readonly class Hand
      *
      * @throws RefusedException when it is above the rim, or higher than the mark before it
      */
-    public function mark(?float $mm, ?float $ml, string $typed, bool $anew): Line
+    public function mark(?float $mm, ?float $ml, string $typed, bool $anew, \DateTimeImmutable $at): Line
     {
         $this->atTheStove();
         $pot = $this->state->plan->pot;
@@ -96,9 +105,17 @@ final readonly class Hand
         if ($stands > ($pot?->brimMl() ?? INF) + 1e-6) {
             throw BoilException::aboveRim();
         }
-        $last = $this->state->marks === [] ? null : $this->state->marks[count($this->state->marks) - 1]['ml'];
-        if ($last !== null && ! $anew && $stands > $last + ($pot?->mlAt(self::STICK_MM) ?? 0.0) + 1e-6) {
-            throw BoilException::rises(($this->plain)($last));
+        $last = $this->state->marks === [] ? null : $this->state->marks[count($this->state->marks) - 1];
+        $misread = ($pot?->mlAt(self::STICK_MM) ?? 0.0) + 1e-6;
+        if ($last !== null && ! $anew && $stands > $last['ml'] + $misread) {
+            throw BoilException::rises(($this->plain)($last['ml']));
+        }
+        $gone = $last === null || $anew ? 0.0 : $last['ml'] - $stands;
+        if (
+            $last !== null &&
+            $gone > (self::MOST_G_PER_H * ($at->getTimestamp() - $last['at']->getTimestamp())) / 3600 + self::SLIP * $last['ml'] + $misread
+        ) {
+            throw BoilException::fellTooFast(($this->plain)($gone), Dates::say($last['at'], 'moment'));
         }
 
         return new Marked(round($stands, 3), $typed, $anew);

@@ -54,6 +54,15 @@ final class DecoctionException extends RefusedException
         return new self('out_of_range', 'It is kept hot between half an hour and 16 hours a day, with somebody by.', 'hours_a_day');
     }
 
+    public static function potPart(string $field): self
+    {
+        return new self(
+            'missing',
+            $field === 'height_mm' ? 'Say how high the pot is inside, too.' : 'Say how wide the pot is inside, too.',
+            "pot.{$field}",
+        );
+    }
+
     public static function pot(string $field): self
     {
         return new self('out_of_range', 'A pot is between 80 and 1000 mm wide and high inside.', "pot.{$field}");

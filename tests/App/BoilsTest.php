@@ -100,6 +100,7 @@ it('refuses what cannot be at a pot, and keeps what was there', function () {
     pot($id, 'flame', ['on' => false, 'at' => 'noonish'], 422)->assertJsonPath('faults.0.field', 'at');
     // What is to come is not taken for yesterday.
     pot($id, 'flame', ['on' => false, 'at' => '23:30'], 422)->assertJsonPath('faults.0.reason', 'out_of_range');
+    pot($id, 'flame', ['on' => false, 'at' => 'tomorrow 9am'], 422)->assertJsonPath('faults.0.field', 'at');
     pot($id, 'take', ['amount' => '10 mL'], 422);
     expect(BoilEntry::query()->count())->toBe(4);
     foreach (
@@ -173,6 +174,38 @@ it('is strained when four signs agree, and not before unless it is said', functi
     expect($entry['can_undo'])->toBeFalse();
     pot($id, 'undo', ['entry' => $entry['id']], 422);
 });
+
+it('takes a time as it is said', function (string $at, string $meant) {
+    $id = $this->atHouse('POST', '/boils', ['what' => 'decoction', 'hardness' => 'very-hard', 'herb' => '100 g'])->json('id');
+    Carbon::setTestNow('2026-11-25T17:00:00Z');
+    pot($id, 'flame', ['on' => true, 'at' => $at]);
+    expect(App\Models\BoilEntry::query()->latest('id')->firstOrFail()->happened_at->toIso8601ZuluString())->toBe($meant);
+})->with([
+    ['now', '2026-11-25T17:00:00Z'],
+    ['16:40', '2026-11-25T16:40:00Z'],
+    ['4.40pm', '2026-11-25T16:40:00Z'],
+    ['today at 16:40', '2026-11-25T16:40:00Z'],
+    ['yesterday 9 pm', '2026-11-24T21:00:00Z'],
+]);
+
+it('moves a pot to a time as it is said, and takes what was weighed of a decoction', function () {
+    $id = $this->atHouse('POST', '/boils', ['what' => 'decoction', 'hardness' => 'very-hard', 'herb' => '100 g'])->json('id');
+    pot($id, 'move', ['until' => '2026-11-27', 'time' => 'evening'], 422)->assertJsonPath('faults.0.field', 'time');
+    pot($id, 'move', ['until' => '2026-11-27', 'time' => '7am']);
+    Carbon::setTestNow('2026-11-27T07:00:00Z');
+    pot($id, 'flame', ['on' => true]);
+    expect(pot($id, 'strain', ['amount' => '390 g'])->json('made.amount'))->toBe('390 mL');
+});
+
+it('asks for what it was not told of a pot', function (array $pot, string $field, string $says) {
+    $answer = $this->atHouse('POST', '/boil', ['what' => 'decoction', 'hardness' => 'very-hard', 'herb' => '100 g', ...$pot])->assertStatus(
+        422,
+    );
+    expect($answer->json('faults.0.field'))->toBe($field)->and($answer->json('faults.0.sentence'))->toBe($says);
+})->with([
+    [['width' => '20'], 'height', 'Say how high the pot is inside, too.'],
+    [['height' => '20 cm'], 'width', 'Say how wide the pot is inside, too.'],
+]);
 
 it('keeps a decoction for three days, and an extract for a year, and says how much of it is left', function () {
     $id = $this->atHouse('POST', '/boils', ['what' => 'decoction', 'hardness' => 'very-hard', 'herb' => '100 g'])->json('id');

@@ -260,7 +260,7 @@ it('does at a pot what can be done where it stands, and nothing else', function 
     $tried = [
         'light' => refusedAs(fn () => $hand->light()),
         'cover' => refusedAs(fn () => $hand->cover()),
-        'mark' => refusedAs(fn () => $hand->mark(30.0, null, '30 mm', false)),
+        'mark' => refusedAs(fn () => $hand->mark(30.0, null, '30 mm', false, $now)),
         'warm' => refusedAs(fn () => $hand->warm(93.0)),
         'see' => refusedAs(fn () => $hand->see(['flame' => 'quiet'])),
         'make' => refusedAs(fn () => $hand->make(900.0, '', '', true, $now)),
@@ -279,7 +279,7 @@ it('does at a pot what can be done where it stands, and nothing else', function 
 
 it('refuses a mark that cannot be', function (?float $mm, ?float $ml, bool $anew, string $refused) {
     $hand = boilHand(boiled([['24 09:00', new Lit()], ['24 10:00', new Marked(4000.0, '')]], '24 16:00'));
-    expect(refusedAs(fn () => $hand->mark($mm, $ml, '', $anew)))->toBe($refused);
+    expect(refusedAs(fn () => $hand->mark($mm, $ml, '', $anew, boilAt('24 16:00'))))->toBe($refused);
 })->with([
     'lower' => [39.0, null, false, ''],
     'as a stick is read' => [41.9, null, false, ''],
@@ -289,6 +289,22 @@ it('refuses a mark that cannot be', function (?float $mm, ?float $ml, bool $anew
     'over the rim by the jug' => [null, 12_100.0, true, 'level out_of_range'],
     'less than nothing' => [null, -1.0, false, 'level missing'],
     'nothing said' => [null, null, false, 'level missing'],
+]);
+
+/*
+ * 4 kW into steam at 2257 kJ/kg are 6.4 kg an hour (IAPWS R7-97, from memory): 640 g in six minutes, and with a tenth of
+ * the 4 L before and 2 mm of a pot of 100 mL a millimetre 1240 mL.
+ */
+it('takes no mark that a flame cannot have boiled down to', function (float $ml, string $at, bool $anew, string $refused) {
+    $hand = boilHand(boiled([['24 09:00', new Lit()], ['24 10:00', new Marked(4000.0, '')]], '24 16:00'));
+    expect(refusedAs(fn () => $hand->mark(null, $ml, '', $anew, boilAt($at))))->toBe($refused);
+})->with([
+    'just so much' => [2761.0, '24 10:06', false, ''],
+    'more' => [2759.0, '24 10:06', false, 'level out_of_range'],
+    'in an hour' => [400.0, '24 11:00', false, ''],
+    'some was taken out' => [1000.0, '24 10:06', true, ''],
+    'at once' => [3500.0, '24 10:00', false, ''],
+    'a figure left out' => [400.0, '24 10:00', false, 'level out_of_range'],
 ]);
 
 it('strains no more oil than went in, and a decoction that is strained too soon', function () {

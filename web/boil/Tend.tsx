@@ -119,7 +119,7 @@ export function Mark({ pot }: { pot: Pot }) {
       {pot.marks.length > 0 ? (
         <div className="col-span-2">
           <Tick checked={anew} onChange={setAnew}>
-            More was poured in before it
+            More was poured in before it, or some taken out
           </Tick>
         </div>
       ) : null}

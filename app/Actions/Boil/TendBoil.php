@@ -19,10 +19,12 @@ use Kettle\Boiling\BoilState;
 use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Hand;
 use Kettle\Diary\DiaryException;
+use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
 use Kettle\Measure\PartOf;
 use Kettle\Reason\RefusedException;
 use Kettle\Time\Day;
+use Kettle\Time\TimeOfDay;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is done at a pot that is boiled down, from its first flame to the last of it; each a line of its logbook. */
@@ -52,10 +54,8 @@ final readonly class TendBoil
     {
         $now = $this->kitchens->now();
         $read = Day::read($day, $now->getTimezone()) ?? throw DiaryException::day($day)->about('until');
-        if (preg_match('/^([01]?\d|2[0-3]):([0-5]\d)$/D', $clock, $m) !== 1) {
-            throw DiaryException::time($clock)->about('time');
-        }
-        $until = $read->setTime((int) $m[1], (int) $m[2]);
+        $minute = TimeOfDay::minute($clock) ?? throw DiaryException::time($clock)->about('time');
+        $until = $read->setTime(intdiv($minute, 60), $minute % 60);
 
         return $this->line($boil, null, fn (Hand $hand) => $hand->move($until, $now, TakeFromPots::goodUntil($boil)));
     }
@@ -77,7 +77,9 @@ final readonly class TendBoil
         return $this->line(
             $boil,
             $at,
-            fn (Hand $hand) => $kind === Kind::Length ? $hand->mark($read, null, $level, $anew) : $hand->mark(null, $read, $level, $anew),
+            fn (Hand $hand, \DateTimeImmutable $at) => $kind === Kind::Length
+                ? $hand->mark($read, null, $level, $anew, $at)
+                : $hand->mark(null, $read, $level, $anew, $at),
         );
     }
 
@@ -187,7 +189,7 @@ final readonly class TendBoil
     }
 
     /**
-     * @param  \Closure(Hand): Line  $make
+     * @param  \Closure(Hand, \DateTimeImmutable): Line  $make
      *
      * @throws RefusedException
      */
@@ -198,7 +200,7 @@ final readonly class TendBoil
             $now = $this->kitchens->local($this->done->at());
             $when = $hand->at($at === null ? $this->present($now, $state) : self::moment($at, $now), $this->present($now, $state));
 
-            return new NewLine($make($hand), at: $when);
+            return new NewLine($make($hand, $when), at: $when);
         });
     }
 
@@ -208,18 +210,17 @@ final readonly class TendBoil
         return $this->done->isLate() ? $now : max($now, $state->lastAt ?? $now);
     }
 
+    /** What was measured, or weighed. A decoction is nearly all water, and a gram of it a millilitre within a few per cent. */
     private function amount(FrozenBoil $plan, string $typed): float
     {
-        $kind = $plan->byWeight ? Kind::Mass : Kind::Volume;
+        $reader = $this->kitchens->plain()->reader();
+        $water = $plan->underOil ? null : Density::gramsPerMl(1.0);
 
-        return $this->kitchens
-            ->plain()
-            ->reader()
-            ->read($typed, $kind, $plan->byWeight ? 'g' : 'mL')->value;
+        return $plan->byWeight ? $reader->read($typed, Kind::Mass, 'g')->value : $reader->read($typed, Kind::Volume, 'mL', $water)->value;
     }
 
     /**
-     * "09:40" of today, "yesterday 21:30", "2026-11-27T09:40".
+     * "now", "09:40" or "9.40am" of today, "yesterday 21:30", "2026-11-27T09:40".
      *
      * @throws BoilException
      */
@@ -232,12 +233,14 @@ final readonly class TendBoil
                 ? throw BoilException::time($typed)
                 : $day->setTime((int) $m[2], (int) $m[3]);
         }
-        if (preg_match('/^(yesterday\s+)?([01]?\d|2[0-3])[:.]([0-5]\d)$/i', $typed, $m) !== 1) {
-            throw BoilException::time($typed);
+        if (mb_strtolower(trim($typed)) === 'now') {
+            return $now;
         }
-        $at = $now->setTime((int) $m[2], (int) $m[3]);
+        preg_match('/^(yesterday\s+(?:at\s+)?|today\s+(?:at\s+)?)?(.*)$/isu', trim($typed), $m);
+        $minute = TimeOfDay::minute($m[2] ?? '') ?? throw BoilException::time($typed);
+        $at = $now->setTime(intdiv($minute, 60), $minute % 60);
 
-        return $m[1] !== '' ? $at->modify('-1 day') : $at;
+        return stripos($m[1] ?? '', 'yesterday') === 0 ? $at->modify('-1 day') : $at;
     }
 
     /**

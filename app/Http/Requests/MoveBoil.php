@@ -9,7 +9,7 @@ final class MoveBoil extends Form
     {
         return [
             'until' => ['required', 'string', 'max:10'],
-            'time' => ['required', 'string', 'max:5'],
+            'time' => ['required', 'string', 'max:20'],
         ];
     }
 }
