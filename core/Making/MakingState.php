@@ -155,6 +155,44 @@ final readonly class MakingState
             array_filter($cool, fn (PotPart $part) => ! isset($this->weighed[$part->id])) === [];
     }
 
+    /**
+     * What the scale reads when a part is in, g: what is in by now as it went in, what is weighed before it as it is to be.
+     *
+     * @return ?float null of what goes in cool, which has no scale under it
+     */
+    public function readsWith(string $part): ?float
+    {
+        $warm = array_column($this->pot->cool(false)->parts, 'grams', 'id');
+        if (! isset($warm[$part])) {
+            return null;
+        }
+        $before = true;
+        $reads = $warm[$part];
+        foreach ($this->plan->steps as $step) {
+            $id = str_starts_with($step, 'weigh.') ? substr($step, 6) : '';
+            $before = $before && $id !== $part;
+            $reads += $id !== $part && isset($warm[$id]) && ($before || isset($this->weighed[$id])) ? $warm[$id] : 0.0;
+        }
+
+        return $reads;
+    }
+
+    /**
+     * How many times as much is in of the warm parts as was planned of them; 1 while nothing is weighed, or once it was mended.
+     */
+    public function weighedTimes(): float
+    {
+        $in = $planned = 0.0;
+        foreach ($this->mends > 0 ? [] : $this->plan->pot->cool(false)->parts as $part) {
+            if (isset($this->weighed[$part->id])) {
+                $in += $this->weighed[$part->id];
+                $planned += $part->grams;
+            }
+        }
+
+        return $planned > 0 ? $in / $planned : 1.0;
+    }
+
     /** What a spoon is tried of: without what goes in when it has cooled, as long as it has not. */
     public function inPot(): Pot
     {

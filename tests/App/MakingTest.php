@@ -291,6 +291,37 @@ it('counts the hands where the house has put a price on an hour', function () {
         ->assertJsonPath('faults.0.field', 'hour_rate');
 });
 
+it('says what the scale will read by what is in it, and how much goes with that', function () {
+    [$made] = begunSalve();
+    $path = "/makings/{$made['id']}";
+    $warm = array_values(array_filter($made['pot'], fn (array $part) => ! $part['cool']));
+    [$first, $second] = $warm;
+    $says = fn (array $page, string $part): string => collect($page['steps'])->firstWhere('id', "weigh.{$part}")['says'];
+    // As planned: each on top of the one before it.
+    expect($says($made, $first['id']))
+        ->toContain('press it to nought')
+        ->and($says($made, $second['id']))
+        ->toEndWith('the scale then reads '.round($first['grams'] + $second['grams']).' g.');
+    // The other way about, it is read the other way about.
+    $other = $this->atHouse('POST', "{$path}/weigh", ['part' => $second['id']])
+        ->assertOk()
+        ->json();
+    expect($says($other, $first['id']))->toEndWith('the scale then reads '.round($first['grams'] + $second['grams']).' g.');
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $other['entries'][0]['id']])->assertOk();
+    $asPlanned = $this->atHouse('POST', "{$path}/weigh", ['part' => $first['id']])
+        ->assertOk()
+        ->json();
+    expect($says($asPlanned, $second['id']))
+        ->toEndWith('the scale then reads '.round($first['grams'] + $second['grams']).' g.')
+        ->not->toContain('planned');
+    $this->atHouse('POST', "{$path}/undo", ['entry' => $asPlanned['entries'][0]['id']])->assertOk();
+    // Twice as much went in: with twice of the other it is what was planned, and the scale reads what is on it.
+    $twice = $this->atHouse('POST', "{$path}/weigh", ['part' => $first['id'], 'amount' => 2 * $first['grams'].' g'])->json();
+    expect($says($twice, $second['id']))
+        ->toContain('the scale then reads '.round(2 * $first['grams'] + $second['grams']).' g.')
+        ->toContain('100 % more than planned: with '.round(2 * $second['grams']).' g of it the proportions are as planned');
+});
+
 it('is weighed on the simulated scale, tare after tare', function () {
     [$made, $batch] = begunSalve();
     $does = fn (array $body): array => $this->atHouse('POST', '/scale', $body)->assertOk()->json();

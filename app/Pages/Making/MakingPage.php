@@ -41,6 +41,9 @@ final readonly class MakingPage
 
     private const LISTED = 40;
 
+    /** So near, what was weighed is as planned, as a share of it: a kitchen scale and a hand that pours. Common practice, no source. */
+    private const AS_PLANNED = 0.03;
+
     public function __construct(
         private MakingRecords $records,
         private MakingEntryPresenter $entryWords,
@@ -214,6 +217,9 @@ final readonly class MakingPage
                     ] + $says->with,
                 );
             }
+            if (str_starts_with($id, 'weigh.') && $state->stage->isOpen() && ! $state->isDone($id)) {
+                $says = $this->weighing($state, substr($id, 6)) ?? $says;
+            }
             $does = match (true) {
                 str_starts_with($id, 'weigh.') => 'weigh',
                 $id === 'spoon' => 'spoon',
@@ -223,6 +229,34 @@ final readonly class MakingPage
 
             return new StepView($id, $words->of($says), $does, $state->isDone($id));
         }, (new Stored($making->plan->document))->parts('steps'));
+    }
+
+    /** What is to be weighed next, on a scale that has on it what went in, and how much of it goes with that. */
+    private function weighing(MakingState $state, string $id): ?Said
+    {
+        $part = $state->pot->part($id);
+        $reads = $state->readsWith($id);
+        if ($part === null || $reads === null) {
+            return null;
+        }
+        $weigh = Said::of($reads - $part->grams < 1e-9 ? 'melt.step.weigh' : 'melt.step.weigh-on', [
+            'mass' => ['g' => $part->grams],
+            'part' => $part->said,
+            'reads' => ['g' => $reads],
+        ]);
+        $times = $state->weighedTimes();
+
+        return abs($times - 1) <= self::AS_PLANNED
+            ? $weigh
+            : Said::just([
+                'in_a_row' => [
+                    $weigh,
+                    Said::of($times > 1 ? 'melt.step.more-in' : 'melt.step.less-in', [
+                        'share' => ['share' => round($times > 1 ? $times - 1 : 1 - $times, 2)],
+                        'keeps' => ['g' => $part->grams * $times],
+                    ]),
+                ],
+            ]);
     }
 
     /** @return list<FromView> */
