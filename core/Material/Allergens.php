@@ -7,12 +7,15 @@ namespace Kettle\Material;
 /** What people are allergic to, as somebody writes it of a thing: with commas between, or that there is none. */
 final class Allergens
 {
-    private const NONE = '(?:no|none|nil|nothing|0|-|–|n\/a|(?:none|no|nothing|not)\s+(?:known|any|allergens?|known allergens?|at all|in it)|allergen[\s-]free)';
+    private const NONE =
+        '(?:no|none|nil|nothing|0|-|–|n\/a|allergen[\s-]free|'.
+        '(?:none|no|nothing|not)\s+(?:known|any|allergens?|known allergens?|at all|in it))';
 
     private const UNKNOWN = '(?:\?+|unknown|not known|not sure|don[’\']t know|do not know|nobody knows|tbc)';
 
     /** What stands before the name of one; what there may be a trace of is told as what is in it. */
-    private const BEFORE = '/^(?:it\s+)?(?:(?:may\s+)?contains?|has|(?:may\s+(?:have|hold)\s+)?traces?\s+of|may\s+have)\s*:?\s+(?:traces?\s+of\s+)?/iu';
+    private const BEFORE =
+        '/^(?:it\s+)?(?:(?:may\s+)?contains?|has|(?:may\s+(?:have|hold)\s+)?traces?\s+of|may\s+have)\s*:?\s+'.'(?:traces?\s+of\s+)?/iu';
 
     /** "nut free", "free from nuts", "no nuts": what is not in it. */
     private const WITHOUT = '/^(?:free\s+(?:of|from)|without|no|not|contains?\s+no|does\s+not)\s|[\s-]free$/iu';

@@ -7,7 +7,10 @@ namespace Kettle\Measure;
 /** A latitude or a longitude as a map or a telephone shows it: "59.25", "59°15′ N", "2 36 0 W". */
 final class Coordinate
 {
-    private const PATTERN = '/^([NSEW])?\s*([-−+])?\s*(\d{1,3}(?:\.\d+)?)\s*(?:°|º|deg|\s)?\s*(?:(\d{1,2}(?:\.\d+)?)\s*(?:[′\'’]|min|\s)?\s*)?(?:(\d{1,2}(?:\.\d+)?)\s*(?:[″"”]|\'\'|sec)?\s*)?([NSEW])?$/iu';
+    private const PATTERN =
+        '/^([NSEW])?\s*([-−+])?\s*(\d{1,3}(?:\.\d+)?)\s*(?:°|º|deg|\s)?\s*'.
+        '(?:(\d{1,2}(?:\.\d+)?)\s*(?:[′\'’]|min|\s)?\s*)?'.
+        '(?:(\d{1,2}(?:\.\d+)?)\s*(?:[″"”]|\'\'|sec)?\s*)?([NSEW])?$/iu';
 
     /**
      * Degrees, north and east of nought above it; null when it is none of its kind.
