@@ -34,20 +34,21 @@ final class Allergens
      * @param  array<string>  $names each by itself
      * @return ?list<string>
      *
-     * @throws MaterialException where one of them says what is not in it
+     * @throws MaterialException where one of them says what is not in it, or that the rest is not known
      */
     public static function named(array $names): ?array
     {
-        $names = array_values(
-            array_filter(array_map(fn (string $name) => trim($name, " \t.\u{A0}"), $names), fn (string $name) => $name !== ''),
-        );
+        // By letters and not by bytes: the last of "à" is the last of a space that does not break.
+        $bare = fn (string $name): string => preg_replace('/^[\s.\x{A0}]+|[\s.\x{A0}]+$/u', '', $name) ?? '';
+        $names = array_values(array_filter(array_map($bare, $names), fn (string $name) => $name !== ''));
         if (count($names) === 1 && preg_match('/^'.self::NONE.'$/iu', $names[0]) === 1) {
             return [];
         }
         $found = [];
         foreach ($names as $name) {
             if (preg_match('/^'.self::UNKNOWN.'$/iu', $name) === 1) {
-                return null;
+                // Beside one that is known it says nothing, and must not take that one away.
+                return count($names) === 1 ? null : throw MaterialException::allergenUnknown($name);
             }
             if (preg_match(self::WITHOUT, $name) === 1 || preg_match('/^'.self::NONE.'$/iu', $name) === 1) {
                 throw MaterialException::allergenFree($name);

@@ -37,6 +37,7 @@ enum Figure: string
             'kg/m³' => 0.001,
         ],
         self::Months->value => [
+            'day' => 12 / 365.25,
             'days' => 12 / 365.25,
             'weeks' => 84 / 365.25,
             'week' => 84 / 365.25,

@@ -196,7 +196,7 @@ final class MeltException extends RefusedException
 
     public static function tooMuch(): self
     {
-        return new self('out_of_range', 'More than 20 kg in one pot is no kitchen’s. Make less.', 'total');
+        return new self('out_of_range', 'More than 20 kg, or 20 L, in one pot is no kitchen’s. Make less.', 'total');
     }
 
     public static function nothingToMend(): self

@@ -64,6 +64,9 @@ final readonly class TinFilling
      */
     private static function best(float $ml, array $sizes): array
     {
+        if ($ml > BestFilling::MOST_ML) {
+            throw MeltException::tooMuch();
+        }
         $filling = BestFilling::of(
             $ml,
             array_map(

@@ -359,3 +359,19 @@ it('makes each product as the trade does', function (string $product, string $ki
     // Emulsifier about a quarter of the oils.
     ['cream', 'emulsifier', 0.04, 0.06],
 ]);
+
+it('makes no more in one pot than a kitchen holds, by weight or by what it fills', function (string $total) {
+    $fault = null;
+    try {
+        (new Kettle\Ask\Questions(Kettle\Material\Tables::shipped()))->ask(
+            'melt',
+            ['product' => 'salve', 'oils' => ['olive'], 'total' => $total],
+            new DateTimeImmutable('2026-11-24'),
+        );
+    } catch (Kettle\Reason\RefusedException $refused) {
+        $fault = [$refused->field, $refused->sentence];
+    } catch (Kettle\Recipe\WishException $refused) {
+        $fault = [$refused->faults[0]['field'], $refused->faults[0]['sentence']];
+    }
+    expect($fault)->toBe(['total', 'More than 20 kg, or 20 L, in one pot is no kitchen’s. Make less.']);
+})->with(['20 kg', '19.5 kg']);

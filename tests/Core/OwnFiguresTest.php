@@ -161,6 +161,7 @@ it('reads what people are allergic to as it is said', function (mixed $typed, ?a
     ['contains milk', ['milk']],
     ['may contain nuts; traces of soya', ['nuts', 'soya']],
     ['bee products', ['bee products']],
+    ['soja à', ['soja à']],
 ]);
 
 it('does not make an allergen of what is not in it', function (string $typed, string $named) {
@@ -168,6 +169,12 @@ it('does not make an allergen of what is not in it', function (string $typed, st
         "“{$named}” says what is not in it. Write what is in it, or none where there is nothing.",
     );
 })->with([['nut free', 'nut free'], ['no nuts', 'no nuts'], ['free from gluten, milk', 'free from gluten'], ['none, nuts', 'none']]);
+
+it('does not lose what is known for what is not', function () {
+    expect(ownTyped('allergens', 'milk, unknown', ['kind' => 'oil']))->toBe(
+        '“unknown” is no allergen. Leave it blank until it is known, or write none.',
+    );
+});
 
 it('still reads what was kept before it was told apart', function () {
     expect(ownTyped('allergens', ['nut free'], ['kind' => 'oil']))->toBe(['nut free']);
