@@ -127,21 +127,22 @@ final readonly class OwnFields
     public function allergens(string $field): ?array
     {
         $given = $this->values[$field] ?? null;
-        if ($given === null || $given === '' || $given === []) {
-            return $given === [] ? [] : null;
+        $words = is_array($given) && array_filter($given, is_string(...)) === $given ? $given : null;
+        if ($words === null && (! is_string($given) || $given === '')) {
+            return $this->names($field, 12, 60, true);
         }
         try {
-            $named = match (true) {
-                is_string($given) => Allergens::typed($given),
-                is_array($given) => Allergens::named(array_filter($given, is_string(...))),
-                default => [],
-            };
+            $named = is_string($given) ? Allergens::typed($given) : Allergens::named($words ?? []);
         } catch (MaterialException $refused) {
-            is_string($given) && $this->refuse($field, $refused);
-            $named = $given;
+            if (is_string($given)) {
+                $this->refuse($field, $refused);
+
+                return null;
+            }
+            $named = $words;
         }
 
-        return is_array($named) ? (new self([$field => $named], $this->faults))->names($field, 12, 60) : ($named === null ? null : []);
+        return $named === null ? null : (new self([$field => $named], $this->faults))->names($field, 12, 60);
     }
 
     /**

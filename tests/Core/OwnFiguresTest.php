@@ -170,6 +170,10 @@ it('does not make an allergen of what is not in it', function (string $typed, st
     );
 })->with([['nut free', 'nut free'], ['no nuts', 'no nuts'], ['free from gluten, milk', 'free from gluten'], ['none, nuts', 'none']]);
 
+it('takes nothing for an allergen, or for none, that is no word', function (mixed $given, string $says) {
+    expect(ownTyped('allergens', $given, ['kind' => 'oil']))->toBe($says);
+})->with([[true, 'This is a list.'], [5, 'This is a list.'], [['nuts', 5], 'This cannot be read. Write it in words.']]);
+
 it('does not lose what is known for what is not', function () {
     expect(ownTyped('allergens', 'milk, unknown', ['kind' => 'oil']))->toBe(
         '“unknown” is no allergen. Leave it blank until it is known, or write none.',
