@@ -84,6 +84,10 @@ it('reads a latitude and a longitude as a map shows it', function (string $typed
     ['59°75′', 'N', null],
     ['59.25, -2.6', 'N', null],
     ['59.5 15', 'N', null],
+    ['1234', 'E', null],
+    ['59°1536', 'N', null],
+    ['59′', 'N', null],
+    ['59°', 'N', 59.0],
     ['north', 'N', null],
 ]);
 
