@@ -52,12 +52,12 @@ final readonly class Availability
     {
         $read = [];
         foreach ($week as $day => $typed) {
-            if (! in_array((int) $day, range(1, 7), true)) {
+            if (!in_array((int) $day, range(1, 7), true)) {
                 throw DiaryException::weekday((string) $day);
             }
             $whiles = [];
-            $parts = array_map(fn (string $part) => trim($part, " \t\r\n"), explode(',', $typed));
-            foreach (array_filter($parts, fn (string $part) => $part !== '') as $part) {
+            $parts = array_map(fn(string $part) => trim($part, " \t\r\n"), explode(',', $typed));
+            foreach (array_filter($parts, fn(string $part) => $part !== '') as $part) {
                 $ends = preg_split('/\s*(?:-|–|to)\s*/u', $part) ?: [];
                 if (count($ends) !== 2) {
                     throw DiaryException::hours($part);
@@ -84,7 +84,7 @@ final readonly class Availability
             }
         }
         $all = [...$this->absences, ...$all];
-        usort($all, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        usort($all, fn(array $a, array $b) => $a[0] <=> $b[0]);
         $apart = [];
         foreach ($all as $each) {
             $last = count($apart) - 1;
@@ -101,13 +101,13 @@ final readonly class Availability
     /** Getting up on a day, at home or not. */
     public function from(\DateTimeImmutable $day): \DateTimeImmutable
     {
-        return $day->setTime(intdiv($this->fromMinute, 60), $this->fromMinute % 60);
+        return TimeOfDay::on($day, $this->fromMinute);
     }
 
     /** Going to bed on a day, at home or not. */
     public function to(\DateTimeImmutable $day): \DateTimeImmutable
     {
-        return $day->setTime(intdiv($this->toMinute, 60), $this->toMinute % 60);
+        return TimeOfDay::on($day, $this->toMinute);
     }
 
     /**
@@ -121,14 +121,14 @@ final readonly class Availability
         foreach ($this->week[(int) $day->format('N')] ?? [[$this->fromMinute, $this->toMinute]] as [$a, $b]) {
             [$a, $b] = [max($a, $this->fromMinute), min($b, $this->toMinute)];
             if ($b > $a) {
-                $whiles[] = [$day->setTime(intdiv($a, 60), $a % 60), $day->setTime(intdiv($b, 60), $b % 60)];
+                $whiles[] = [TimeOfDay::on($day, $a), TimeOfDay::on($day, $b)];
             }
         }
         if ($whiles !== [] && $this->absences !== []) {
             $whiles = $this->cut($whiles);
         }
 
-        return array_map(fn (array $while) => new Interval($while[0], $while[1]), $whiles);
+        return array_map(fn(array $while) => new Interval($while[0], $while[1]), $whiles);
     }
 
     /**

@@ -26,6 +26,12 @@ final class TimeOfDay
         return ($half === '' ? $hour : ($hour % 12) + ($half === 'p' ? 12 : 0)) * 60 + $minute;
     }
 
+    /** So many minutes after midnight, by the clock on a wall. */
+    public static function on(\DateTimeImmutable $day, int $minute): \DateTimeImmutable
+    {
+        return $day->setTime(intdiv($minute, 60), $minute % 60);
+    }
+
     /** As it is kept: "07:00". */
     public static function text(int $minute): string
     {

@@ -55,7 +55,7 @@ final readonly class TendBoil
         $now = $this->kitchens->now();
         $read = Day::read($day, $now->getTimezone()) ?? throw DiaryException::day($day)->about('until');
         $minute = TimeOfDay::minute($clock) ?? throw DiaryException::time($clock)->about('time');
-        $until = $read->setTime(intdiv($minute, 60), $minute % 60);
+        $until = TimeOfDay::on($read, $minute);
 
         return $this->line($boil, null, fn (Hand $hand) => $hand->move($until, $now, TakeFromPots::goodUntil($boil)));
     }
@@ -238,7 +238,7 @@ final readonly class TendBoil
         }
         preg_match('/^(yesterday\s+(?:at\s+)?|today\s+(?:at\s+)?)?(.*)$/isu', trim($typed), $m);
         $minute = TimeOfDay::minute($m[2] ?? '') ?? throw BoilException::time($typed);
-        $at = $now->setTime(intdiv($minute, 60), $minute % 60);
+        $at = TimeOfDay::on($now, $minute);
 
         return stripos($m[1] ?? '', 'yesterday') === 0 ? $at->modify('-1 day') : $at;
     }
