@@ -13,7 +13,7 @@ declare(strict_types=1);
 use App\Actions\Diary\BusyTimes;
 use Sabre\VObject\Recur\MaxInstancesExceededException;
 
-require __DIR__ . '/../vendor/autoload.php';
+require __DIR__.'/../vendor/autoload.php';
 
 /** @var list<string> $argv */
 try {

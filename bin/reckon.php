@@ -14,7 +14,7 @@ use Kettle\Ask\Questions;
 use Kettle\Material\Tables;
 use Kettle\Recipe\WishException;
 
-require __DIR__ . '/../vendor/autoload.php';
+require __DIR__.'/../vendor/autoload.php';
 
 const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
@@ -29,7 +29,7 @@ function answer(Questions $questions, string $mode, string $asked, int $flags): 
 {
     try {
         $document = strlen($asked) > MOST ? null : json_decode($asked, true, 32);
-        if (!is_array($document) || ($document !== [] && array_is_list($document))) {
+        if (! is_array($document) || ($document !== [] && array_is_list($document))) {
             throw WishException::one('', 'unreadable', 'What is asked is not a JSON object. See docs/formats.');
         }
 
@@ -56,7 +56,7 @@ function answer(Questions $questions, string $mode, string $asked, int $flags): 
 }
 
 /** @var list<string> $argv */
-$words = array_values(array_filter(array_slice($argv, 1), fn(string $word) => $word !== '--lines'));
+$words = array_values(array_filter(array_slice($argv, 1), fn (string $word) => $word !== '--lines'));
 $questions = new Questions(Tables::shipped());
 $mode = $words[0] ?? 'plan';
 if (in_array('--lines', $argv, true)) {

@@ -5,13 +5,13 @@
 use App\Backup\Seal;
 use App\Backup\SealException;
 
-require __DIR__ . '/../vendor/autoload.php';
+require __DIR__.'/../vendor/autoload.php';
 
 $passphrase = (string) getenv('KETTLE_PASSPHRASE');
 $text = (string) stream_get_contents(STDIN);
 try {
-    echo ($argv[1] ?? '') === 'open' ? Seal::open($text, $passphrase) : Seal::shut($text, $passphrase);
+    echo($argv[1] ?? '') === 'open' ? Seal::open($text, $passphrase) : Seal::shut($text, $passphrase);
 } catch (SealException $refused) {
-    fwrite(STDERR, $refused->getMessage() . "\n");
+    fwrite(STDERR, $refused->getMessage()."\n");
     exit(1);
 }

@@ -20,20 +20,20 @@ use Illuminate\Session\Middleware\StartSession as FrameworkSession;
 
 // What a running instance writes is in a folder of its own under var/, so that the demo and the tests
 // never share a cache or a log. `kettle` names it; by hand it is the main one.
-$var = getenv('KETTLE_VAR') ?: dirname(__DIR__) . '/var/main';
+$var = getenv('KETTLE_VAR') ?: dirname(__DIR__).'/var/main';
 foreach (['cache', 'storage/framework/views', 'storage/framework/cache/data', 'storage/logs', 'storage/app'] as $folder) {
     is_dir("{$var}/{$folder}") || @mkdir("{$var}/{$folder}", 0o700, true);
 }
 foreach (['SERVICES', 'PACKAGES', 'CONFIG', 'ROUTES', 'EVENTS'] as $name) {
-    putenv("APP_{$name}_CACHE={$var}/cache/" . strtolower($name) . '.php');
+    putenv("APP_{$name}_CACHE={$var}/cache/".strtolower($name).'.php');
 }
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
-        web: __DIR__ . '/../routes/web.php',
-        api: __DIR__ . '/../routes/api.php',
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
         apiPrefix: '',
-        commands: __DIR__ . '/../routes/console.php',
+        commands: __DIR__.'/../routes/console.php',
     )
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin serves everything, so there is nothing to share with another.
@@ -58,7 +58,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         ]);
         $middleware->redirectGuestsTo('/sign-in');
     })
-    ->withExceptions(fn(Exceptions $exceptions) => Problems::register($exceptions))
+    ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
     ->create();
 
-return $app->useStoragePath($var . '/storage');
+return $app->useStoragePath($var.'/storage');

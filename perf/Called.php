@@ -79,7 +79,7 @@ final class Called
             'wanted' => 'wanted_products',
         ];
         foreach ($tables as $name => $table) {
-            $of = fn(House $house): array => DB::table($table)
+            $of = fn (House $house): array => DB::table($table)
                 ->where('house_id', $house->id)
                 ->inRandomOrder()
                 ->limit(60)
@@ -102,7 +102,7 @@ final class Called
     /** Whose session was ended is let in anew before they call again. */
     public function ended(string $caller): void
     {
-        !isset($this->users[$caller]) || ($this->out[$caller] = true);
+        ! isset($this->users[$caller]) || ($this->out[$caller] = true);
     }
 
     private function signIn(string $caller): void
@@ -128,7 +128,7 @@ final class Called
             // Ten a minute, as for anybody: later, then.
             $this->out[$caller] = true;
         } elseif ($body !== null && curl_getinfo($curl, CURLINFO_RESPONSE_CODE) !== 200) {
-            throw new RuntimeException("{$caller} was not let in: " . substr($said, 0, 800));
+            throw new RuntimeException("{$caller} was not let in: ".substr($said, 0, 800));
         }
 
         return $said;
@@ -143,7 +143,7 @@ final class Called
         }
         $this->cookies[$caller] = implode(
             '; ',
-            array_map(fn(string $name, $value) => "{$name}=" . urlencode((string) $value), array_keys($kept), $kept),
+            array_map(fn (string $name, $value) => "{$name}=".urlencode((string) $value), array_keys($kept), $kept),
         );
         $this->tokens[$caller] = (string) ($kept['XSRF-TOKEN'] ?? '');
     }
@@ -155,7 +155,7 @@ final class Called
         }
         $curl = curl_init();
         curl_setopt_array($curl, [
-            CURLOPT_URL => $this->base . $path,
+            CURLOPT_URL => $this->base.$path,
             CURLOPT_CUSTOMREQUEST => strtoupper($verb),
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_TIMEOUT => 60,
@@ -165,8 +165,8 @@ final class Called
                 'Content-Type: application/json',
                 "Cookie: {$this->cookies[$caller]}",
                 "X-XSRF-TOKEN: {$this->tokens[$caller]}",
-                'Idempotency-Key: ' . Str::random(24),
-                ...mt_rand(0, 9) === 0 && $verb === 'post' ? ['Done-Ago: ' . [0, 60, 86_400, 2_000_000, -1, 'x'][mt_rand(0, 5)]] : [],
+                'Idempotency-Key: '.Str::random(24),
+                ...mt_rand(0, 9) === 0 && $verb === 'post' ? ['Done-Ago: '.[0, 60, 86_400, 2_000_000, -1, 'x'][mt_rand(0, 5)]] : [],
             ],
         ]);
         if ($body !== null) {
@@ -189,7 +189,7 @@ final class Called
         if ($name === 'version') {
             return mt_rand(0, 3);
         }
-        if (!is_string($value) || preg_match('/^01[0-9a-z]{24}$/i', $value) !== 1) {
+        if (! is_string($value) || preg_match('/^01[0-9a-z]{24}$/i', $value) !== 1) {
             return $value;
         }
         $known = $this->ids[['size' => 'bottle', 'batches' => 'batch'][$name] ?? $name] ?? [];
@@ -218,6 +218,6 @@ final class Called
             $path,
         );
 
-        return ['/api' . $filled, $ours];
+        return ['/api'.$filled, $ours];
     }
 }

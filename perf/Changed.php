@@ -58,7 +58,7 @@ final class Changed
 
     private static function somewhere(mixed $value, int $depth): mixed
     {
-        if (!is_array($value) || $value === [] || ($depth > 0 && mt_rand(0, 3) === 0)) {
+        if (! is_array($value) || $value === [] || ($depth > 0 && mt_rand(0, 3) === 0)) {
             return self::odd($value);
         }
         $key = array_rand($value);
@@ -79,7 +79,7 @@ final class Changed
     private static function odd(mixed $was): mixed
     {
         return match (mt_rand(0, 9)) {
-            0 => is_string($was) && strlen($was) < 1000 ? str_repeat($was . ' ', mt_rand(2, 3000)) : $was,
+            0 => is_string($was) && strlen($was) < 1000 ? str_repeat($was.' ', mt_rand(2, 3000)) : $was,
             1 => is_string($was) ? strrev($was) : [$was],
             2 => is_string($was) ? Str::upper($was) : (string) json_encode($was),
             3 => is_numeric($was) ? $was * -1000 : $was,
@@ -92,13 +92,13 @@ final class Changed
         return match (mt_rand(0, 8)) {
             0 => '',
             1 => substr($text, 0, intdiv(strlen($text), 2)),
-            2 => "\xff\xfe" . $text,
-            3 => str_repeat('[', 700) . str_repeat(']', 700),
+            2 => "\xff\xfe".$text,
+            3 => str_repeat('[', 700).str_repeat(']', 700),
             4 => '"\ud800"',
             5 => '{"a":1e400}',
-            6 => '[' . $text . ']',
+            6 => '['.$text.']',
             7 => 'null',
-            default => $text . str_repeat(' ', 300_000),
+            default => $text.str_repeat(' ', 300_000),
         };
     }
 

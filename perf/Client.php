@@ -32,8 +32,8 @@ final class Client
             CURLOPT_HTTPHEADER => [
                 'Accept: application/json',
                 'Content-Type: application/json',
-                'X-XSRF-TOKEN: ' . $this->token,
-                'Idempotency-Key: ' . bin2hex(random_bytes(12)),
+                'X-XSRF-TOKEN: '.$this->token,
+                'Idempotency-Key: '.bin2hex(random_bytes(12)),
             ],
         ]);
     }
@@ -53,11 +53,11 @@ final class Client
     /** @param  array<int, mixed>  $options */
     private function send(string $path, array $options): string
     {
-        curl_setopt_array($this->curl, [CURLOPT_URL => $this->base . $path] + $options);
+        curl_setopt_array($this->curl, [CURLOPT_URL => $this->base.$path] + $options);
         $answer = curl_exec($this->curl);
         $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
-        if (!is_string($answer) || $status !== 200) {
-            throw new RuntimeException("{$path} answered {$status}: " . substr((string) $answer, 0, 300), $status);
+        if (! is_string($answer) || $status !== 200) {
+            throw new RuntimeException("{$path} answered {$status}: ".substr((string) $answer, 0, 300), $status);
         }
         foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
             $fields = explode("\t", $cookie);

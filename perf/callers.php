@@ -14,11 +14,11 @@ use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 
-require __DIR__ . '/../vendor/autoload.php';
-require __DIR__ . '/Changed.php';
-require __DIR__ . '/Called.php';
+require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/Changed.php';
+require __DIR__.'/Called.php';
 /** @var Illuminate\Foundation\Application $app */
-$app = require __DIR__ . '/../bootstrap/app.php';
+$app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
 const AT_ONCE = 6;
@@ -40,7 +40,7 @@ foreach (['reader', 'helper', 'keeper', 'stranger'] as $name) {
     $users[$name] = User::query()
         ->create([
             'name' => $name,
-            'email' => Str::lower(Str::random(8)) . '@kettle.example',
+            'email' => Str::lower(Str::random(8)).'@kettle.example',
             'password' => PASSWORD,
             'prefs' => User::PREFS,
         ])
@@ -52,14 +52,14 @@ Auth::logout();
 $called = new Called(rtrim((string) config('app.url'), '/'), $users, $other);
 
 $may = [];
-foreach ((array) file(__DIR__ . '/../tests/fixtures/roles.txt', FILE_IGNORE_NEW_LINES) as $line) {
+foreach ((array) file(__DIR__.'/../tests/fixtures/roles.txt', FILE_IGNORE_NEW_LINES) as $line) {
     if ($line !== '' && $line[0] !== '#') {
         [$verb, $path, $who] = explode(' ', (string) $line);
-        $may["{$verb} " . rtrim("/houses/{house}{$path}", '/')] = $who;
+        $may["{$verb} ".rtrim("/houses/{house}{$path}", '/')] = $who;
     }
 }
 /** @var array{paths: array<string, array<string, array<string, mixed>>>, components: array<string, mixed>} $document */
-$document = json_decode((string) file_get_contents(__DIR__ . '/../docs/openapi.json'), true);
+$document = json_decode((string) file_get_contents(__DIR__.'/../docs/openapi.json'), true);
 $operations = [];
 foreach ($document['paths'] as $path => $verbs) {
     foreach ($verbs as $verb => $operation) {
@@ -69,15 +69,15 @@ foreach ($document['paths'] as $path => $verbs) {
             'path' => $path,
             'body' => $operation['requestBody']['content']['application/json']['example'] ?? null,
             'takes' => isset($operation['requestBody']),
-            'query' => array_column(array_filter($operation['parameters'] ?? [], fn(array $each) => $each['in'] === 'query'), 'name'),
+            'query' => array_column(array_filter($operation['parameters'] ?? [], fn (array $each) => $each['in'] === 'query'), 'name'),
         ];
     }
 }
 
 $statuses = $by = $slowest = $wrong = $did = [];
 // What was written there by what ran before is not of this.
-$log = getenv('KETTLE_VAR') . '/storage/logs/laravel.log';
-!is_file($log) || file_put_contents($log, '');
+$log = getenv('KETTLE_VAR').'/storage/logs/laravel.log';
+! is_file($log) || file_put_contents($log, '');
 $note = function (string $what, string $line) use (&$wrong): void {
     $wrong[$what] ??= ['many' => 0, 'first' => []];
     $wrong[$what]['many']++;
@@ -96,7 +96,7 @@ for ($round = 0; $round < ROUNDS; $round++) {
             $operation = $operations[$sent % count($operations)];
             // At the door one leaves the session one had, and is let in but ten times a minute: most who knock there have none.
             $caller =
-                !str_contains($operation['path'], '/houses') && $operation['verb'] !== 'get' && mt_rand(0, 9) > 0
+                ! str_contains($operation['path'], '/houses') && $operation['verb'] !== 'get' && mt_rand(0, 9) > 0
                     ? 'nobody'
                     : array_rand(CALLERS);
             // Who ends sessions is let in anew, and the rest go on as they were.
@@ -107,7 +107,7 @@ for ($round = 0; $round < ROUNDS; $round++) {
                 mt_rand(0, 2) === 0 ||
                     ($asked[$name] = ['1', '0', 'x', '', '-1', '2026', "\u{1f33f}", str_repeat('9', 40), 'calendula'][mt_rand(0, 8)]);
             }
-            $asked === [] || ($path .= '?' . http_build_query($asked));
+            $asked === [] || ($path .= '?'.http_build_query($asked));
             $body = $operation['takes'] ? Changed::body($called->ofHere($operation['body'] ?? [])) : null;
             $curl = $called->handle($caller, $operation['verb'], $path, $body);
             if (curl_multi_add_handle($multi, $curl) !== CURLM_OK) {
@@ -127,28 +127,28 @@ for ($round = 0; $round < ROUNDS; $round++) {
             $took = (float) curl_getinfo($curl, CURLINFO_TOTAL_TIME);
             $said = (string) curl_multi_getcontent($curl);
             curl_multi_remove_handle($multi, $curl);
-            $name = strtoupper($operation['verb']) . ' ' . $operation['path'];
+            $name = strtoupper($operation['verb']).' '.$operation['path'];
             $line =
-                "{$status} {$caller} " .
-                strtoupper($operation['verb']) .
-                " {$path} " .
-                substr((string) $body, 0, 600) .
-                ' -> ' .
+                "{$status} {$caller} ".
+                strtoupper($operation['verb']).
+                " {$path} ".
+                substr((string) $body, 0, 600).
+                ' -> '.
                 substr($said, 0, 200);
             $statuses[$status] = ($statuses[$status] ?? 0) + 1;
-            !in_array($status, [401, 419], true) || $called->ended($caller);
+            ! in_array($status, [401, 419], true) || $called->ended($caller);
             $by[$caller][$status] = ($by[$caller][$status] ?? 0) + 1;
             $slowest[$name] = max($slowest[$name] ?? 0.0, $took);
             $did[$name][intdiv($status, 100)] = ($did[$name][intdiv($status, 100)] ?? 0) + 1;
             $both = str_contains($said, 'Two things were written at once');
-            if ($status === 0 || ($status >= 500 && !$both)) {
+            if ($status === 0 || ($status >= 500 && ! $both)) {
                 $note('failed', $line);
             }
             $both && $note('waited for each other', $line);
-            $took <= SLOW_S || $note('slow', sprintf('%.1f s ', $took) . $line);
+            $took <= SLOW_S || $note('slow', sprintf('%.1f s ', $took).$line);
             $letter = CALLERS[$caller];
             $given = $may[$name] ?? null;
-            if ($ours && $status < 400 && $given !== null && ($letter === null || !str_contains($given, $letter))) {
+            if ($ours && $status < 400 && $given !== null && ($letter === null || ! str_contains($given, $letter))) {
                 $note('given to who may not', $line);
             }
             if (str_contains($said, 'SQLSTATE') || str_contains($said, '/vendor/') || str_contains($said, 'Stack trace')) {
@@ -160,23 +160,23 @@ for ($round = 0; $round < ROUNDS; $round++) {
 $took = microtime(true) - $began;
 ksort($statuses);
 arsort($slowest);
-$never = array_keys(array_filter($did, fn(array $each) => !isset($each[2])));
+$never = array_keys(array_filter($did, fn (array $each) => ! isset($each[2])));
 printf("%d requests to %d operations in %d s (seed %d)\n", $sent, count($operations), $took, $seed);
-echo 'answers: ', implode(', ', array_map(fn(int $status, int $many) => "{$status}: {$many}", array_keys($statuses), $statuses)), "\n";
+echo 'answers: ', implode(', ', array_map(fn (int $status, int $many) => "{$status}: {$many}", array_keys($statuses), $statuses)), "\n";
 foreach ($by as $caller => $each) {
     ksort($each);
-    echo "  {$caller}: ", implode(', ', array_map(fn(int $status, int $many) => "{$status}: {$many}", array_keys($each), $each)), "\n";
+    echo "  {$caller}: ", implode(', ', array_map(fn (int $status, int $many) => "{$status}: {$many}", array_keys($each), $each)), "\n";
 }
 echo 'slowest: ',
-    implode(
-        ', ',
-        array_map(
-            fn(string $name, float $s) => sprintf('%s %.2f s', $name, $s),
-            array_keys(array_slice($slowest, 0, 5)),
-            array_slice($slowest, 0, 5),
-        ),
+implode(
+    ', ',
+    array_map(
+        fn (string $name, float $s) => sprintf('%s %.2f s', $name, $s),
+        array_keys(array_slice($slowest, 0, 5)),
+        array_slice($slowest, 0, 5),
     ),
-    "\n";
+),
+"\n";
 echo 'never taken: ', implode(', ', $never) ?: 'none', "\n";
 $reported = is_file($log) ? preg_match_all('/^\[[^]]+\] \w+\.(ERROR|CRITICAL)/m', (string) file_get_contents($log)) : 0;
 echo "reported in the log: {$reported}\n";

@@ -25,10 +25,10 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-require __DIR__ . '/../vendor/autoload.php';
-require __DIR__ . '/rows.php';
+require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/rows.php';
 /** @var Illuminate\Foundation\Application $app */
-$app = require __DIR__ . '/../bootstrap/app.php';
+$app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
 const WISH = [
@@ -81,15 +81,15 @@ $pictures = max(0, (int) ($argv[2] ?? 2_000));
 $readings = 100_000;
 $keeper = User::query()->create([
     'name' => 'Carrier',
-    'email' => Str::random(8) . '@kettle.example',
+    'email' => Str::random(8).'@kettle.example',
     'password' => Str::random(16),
     'prefs' => [],
 ]);
 Auth::login($keeper);
 $like = ['time_zone' => 'Europe/London', 'measures' => 'us'];
-$house = fn(string $name): House => app(CreateHouse::class)($keeper, ['name' => $name] + $like);
+$house = fn (string $name): House => app(CreateHouse::class)($keeper, ['name' => $name] + $like);
 $first = $house('From here');
-$within = fn(House $house, Closure $do) => app(CurrentHouse::class)->within($house, $do);
+$within = fn (House $house, Closure $do) => app(CurrentHouse::class)->within($house, $do);
 
 $within($first, function () use ($batches, $pictures, $readings, $first): void {
     $batch = app(StartBatch::class)(['method' => 'cold'] + WISH, 'the bench');
@@ -98,11 +98,11 @@ $within($first, function () use ($batches, $pictures, $readings, $first): void {
         app(RecordTask::class)($batch, 'shake', 'done', null, null);
     }
     $row = rowToCopy('batches', $batch->id);
-    $log = DB::table('log_entries')->where('batch_id', $batch->id)->get()->map(fn(object $line) => (array) $line);
+    $log = DB::table('log_entries')->where('batch_id', $batch->id)->get()->map(fn (object $line) => (array) $line);
     foreach (array_chunk(range(2, $batches), 250) as $numbers) {
         DB::table('batches')->insert(
             array_map(
-                fn(int $n) => ['id' => null, 'uid' => strtolower((string) Str::ulid()), 'code' => sprintf('26-%05d', $n)] + $row,
+                fn (int $n) => ['id' => null, 'uid' => strtolower((string) Str::ulid()), 'code' => sprintf('26-%05d', $n)] + $row,
                 $numbers,
             ),
         );
@@ -122,7 +122,7 @@ $within($first, function () use ($batches, $pictures, $readings, $first): void {
     for ($i = 0; $i < $pictures; $i++) {
         $image = imagecreatetruecolor(320, 240);
         for ($k = 0; $k < 400; $k++) {
-            imagefilledellipse($image, mt_rand(0, 320), mt_rand(0, 240), 40, 40, mt_rand(0, 0xffffff));
+            imagefilledellipse($image, mt_rand(0, 320), mt_rand(0, 240), 40, 40, mt_rand(0, 0xFFFFFF));
         }
         ob_start();
         imagejpeg($image, null, 85);
@@ -149,7 +149,7 @@ $within($first, function () use ($batches, $pictures, $readings, $first): void {
     foreach (array_chunk(range(1, $readings), 2000) as $part) {
         DB::table('readings')->insert(
             array_map(
-                fn(int $i) => [
+                fn (int $i) => [
                     'stove_session_id' => $session->id,
                     'probe_id' => $probe->id,
                     'at' => $started->getTimestamp() + $i * 10,
@@ -193,11 +193,11 @@ $work = function (): array {
 
 $report = [];
 $out = function (House $house, string $what) use ($within, $work, &$report): string {
-    $transfer = $within($house, fn() => app(Transfers::class)->out());
+    $transfer = $within($house, fn () => app(Transfers::class)->out());
     $report[$what] = $work();
     $transfer->refresh();
     if ($transfer->state !== Transfer::DONE) {
-        exit("{$what}: {$transfer->state}, " . Progress::of($transfer)['says'] . "\n");
+        exit("{$what}: {$transfer->state}, ".Progress::of($transfer)['says']."\n");
     }
     $report[$what]['mb'] = (int) round((int) $transfer->size / 1e6);
 

@@ -10,13 +10,13 @@ use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 
-require __DIR__ . '/../vendor/autoload.php';
-require __DIR__ . '/Client.php';
-require __DIR__ . '/times.php';
-require __DIR__ . '/houses.php';
-require __DIR__ . '/stove.php';
+require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/Client.php';
+require __DIR__.'/times.php';
+require __DIR__.'/houses.php';
+require __DIR__.'/stove.php';
 /** @var Illuminate\Foundation\Application $app */
-$app = require __DIR__ . '/../bootstrap/app.php';
+$app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
 /** What is begun of what any house has. */
@@ -78,7 +78,7 @@ $base = rtrim((string) config('app.url'), '/');
 $password = Str::random(24);
 $keeper = User::query()->create([
     'name' => 'Crowd',
-    'email' => Str::lower(Str::random(8)) . '@kettle.example',
+    'email' => Str::lower(Str::random(8)).'@kettle.example',
     'password' => $password,
     'prefs' => User::PREFS,
 ]);
@@ -111,7 +111,7 @@ $began = microtime(true);
 $left = SLOW * 10;
 $begin = function () use (&$left, $multi, $base, $today, $cookies): void {
     if ($left-- > 0) {
-        $curl = curl_init($base . $today);
+        $curl = curl_init($base.$today);
         curl_setopt_array($curl, [
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_HTTPHEADER => ['Accept: application/json', "Cookie: {$cookies}"],

@@ -14,7 +14,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-require_once __DIR__ . '/rows.php';
+require_once __DIR__.'/rows.php';
 
 /** What may be begun of what any house has. */
 const SALVE = [
@@ -39,7 +39,7 @@ function house(User $keeper, int $batches): House
         foreach (array_chunk(range(2, $batches), 250) as $numbers) {
             DB::table('batches')->insert(
                 array_map(
-                    fn(int $n) => [
+                    fn (int $n) => [
                         ...$row,
                         'id' => null,
                         'uid' => Str::lower(Str::ulid()->toString()),
@@ -62,8 +62,7 @@ function house(User $keeper, int $batches): House
                 ->where('stage', 'steeping')
                 ->where('id', '!=', $first->id)
                 ->get(['id'])
-                ->chunk(100)
-            as $chunk
+                ->chunk(100) as $chunk
         ) {
             $rows = [];
             foreach ($chunk as $batch) {
@@ -103,12 +102,12 @@ function lots(House $house, int $lots): void
         foreach (array_chunk(range(1, $lots), 250) as $numbers) {
             DB::table('lots')->insert(
                 array_map(
-                    fn(int $n) => [
+                    fn (int $n) => [
                         'house_id' => $house->id,
                         'uid' => Str::lower(Str::ulid()->toString()),
                         'kind' => $kinds[$n % 8][0],
                         'material' => $kinds[$n % 8][1],
-                        'called' => $kinds[$n % 8][1] . ' ' . $n,
+                        'called' => $kinds[$n % 8][1].' '.$n,
                         'form' => $kinds[$n % 8][2],
                         'state' => $kinds[$n % 8][3],
                         'got' => 500,
@@ -145,7 +144,7 @@ function products(int $products): void
     foreach (array_chunk(range(2, $products), 250) as $numbers) {
         DB::table('makings')->insert(
             array_map(
-                fn(int $n) => [
+                fn (int $n) => [
                     ...$row,
                     'id' => null,
                     'uid' => Str::lower(Str::ulid()->toString()),

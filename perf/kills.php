@@ -19,9 +19,9 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-require __DIR__ . '/../vendor/autoload.php';
+require __DIR__.'/../vendor/autoload.php';
 /** @var Illuminate\Foundation\Application $app */
-$app = require __DIR__ . '/../bootstrap/app.php';
+$app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
 const HANDS = 4;
@@ -57,12 +57,12 @@ final class Hand
             ($parts[5] ?? '') !== 'XSRF-TOKEN' || ($token = urldecode($parts[6]));
         }
         curl_setopt_array($this->curl, [
-            CURLOPT_URL => $this->base . $path,
+            CURLOPT_URL => $this->base.$path,
             CURLOPT_HTTPHEADER => [
                 'Accept: application/json',
                 'Content-Type: application/json',
-                'X-XSRF-TOKEN: ' . $token,
-                'Idempotency-Key: ' . $key,
+                'X-XSRF-TOKEN: '.$token,
+                'Idempotency-Key: '.$key,
             ],
         ]);
         curl_setopt($this->curl, CURLOPT_CUSTOMREQUEST, $body === null ? 'GET' : 'POST');
@@ -99,7 +99,7 @@ $password = 'a kettle on the harbour wall';
 $var = (string) getenv('KETTLE_VAR');
 $keeper = User::query()->create([
     'name' => 'Keeper',
-    'email' => Str::lower(Str::random(8)) . '@kettle.example',
+    'email' => Str::lower(Str::random(8)).'@kettle.example',
     'password' => $password,
     'prefs' => User::PREFS,
 ]);
@@ -107,8 +107,8 @@ Auth::login($keeper);
 $house = app(CreateHouse::class)($keeper, ['name' => 'Under fire', 'time_zone' => 'Europe/London', 'measures' => 'us']);
 $batches = app(CurrentHouse::class)->within(
     $house,
-    fn(): array => array_map(
-        fn(): string => app(StartBatch::class)(
+    fn (): array => array_map(
+        fn (): string => app(StartBatch::class)(
             ['herb' => ['id' => 'calendula'], 'oils' => [['id' => 'olive']], 'method' => 'cold'],
             'the bench',
         )->uid,
@@ -117,7 +117,7 @@ $batches = app(CurrentHouse::class)->within(
 );
 DB::disconnect();
 
-$folder = sys_get_temp_dir() . '/kettle-kills-' . getmypid();
+$folder = sys_get_temp_dir().'/kettle-kills-'.getmypid();
 mkdir($folder);
 $hands = [];
 for ($n = 0; $n < HANDS; $n++) {
@@ -127,7 +127,7 @@ for ($n = 0; $n < HANDS; $n++) {
         $hand->once('/api/me', null, Str::random(24));
         $in = $hand->surely('/api/session', ['email' => $keeper->email, 'password' => $password]);
         $said = fopen("{$folder}/{$n}", 'w');
-        for ($i = 0; $in === 200 && !file_exists("{$folder}/stop"); $i++) {
+        for ($i = 0; $in === 200 && ! file_exists("{$folder}/stop"); $i++) {
             $note = "hand {$n}, line {$i}";
             $is = $hand->surely("/api/houses/{$house->uid}/batches/{$batches[($n + $i) % HANDS]}/notes", ['note' => $note]);
             fwrite($said, "{$is} {$note}\n");
@@ -147,7 +147,7 @@ $answers = function () use ($base): bool {
 
     return curl_getinfo($curl, CURLINFO_RESPONSE_CODE) === 200;
 };
-$alive = fn(string $part, int $but): bool => ($pid = (int) @file_get_contents("{$var}/run/{$part}.pid")) > 1 &&
+$alive = fn (string $part, int $but): bool => ($pid = (int) @file_get_contents("{$var}/run/{$part}.pid")) > 1 &&
     $pid !== $but &&
     posix_kill($pid, 0);
 sleep(3);
@@ -157,22 +157,22 @@ $killed = array_fill_keys(PARTS, 0);
 for ($k = 0; $k < $kills; $k++) {
     $part = PARTS[mt_rand(0, count(PARTS) - 1)];
     $pid = (int) @file_get_contents("{$var}/run/{$part}.pid");
-    if ($pid < 2 || !posix_kill($pid, 0) || (!$cut && !posix_kill(-$pid, SIGKILL))) {
+    if ($pid < 2 || ! posix_kill($pid, 0) || (! $cut && ! posix_kill(-$pid, SIGKILL))) {
         usleep(300_000);
         $k--;
 
         continue;
     }
     if ($cut) {
-        exec(escapeshellarg($cut) . ' bench cut 2>&1', $said, $code);
-        $code === 0 || exit(implode("\n", $said) . "\n");
+        exec(escapeshellarg($cut).' bench cut 2>&1', $said, $code);
+        $code === 0 || exit(implode("\n", $said)."\n");
     }
     $from = microtime(true);
     $killed[$part]++;
     do {
         usleep(50_000);
         $took = microtime(true) - $from;
-    } while ($took < 60 && !($alive($part, $pid) && $answers()));
+    } while ($took < 60 && ! ($alive($part, $pid) && $answers()));
     $slowest[$part] = max($slowest[$part], round($took, 2));
     usleep(mt_rand(200_000, 1_500_000));
     ($k + 1) % 25 !== 0 || fprintf(STDERR, "%d of %d\n", $k + 1, $kills);
@@ -195,8 +195,8 @@ foreach (range(0, HANDS - 1) as $n) {
     }
 }
 $stands = DB::table('log_entries')->where('house_id', $house->id)->where('note', 'like', 'hand %')->pluck('note')->countBy();
-$lost = array_values(array_filter($acknowledged, fn(string $note) => !$stands->has($note)));
-$twice = $stands->filter(fn(int $many) => $many > 1)->keys()->all();
+$lost = array_values(array_filter($acknowledged, fn (string $note) => ! $stands->has($note)));
+$twice = $stands->filter(fn (int $many) => $many > 1)->keys()->all();
 $apart = [];
 app(CurrentHouse::class)->within(House::query()->findOrFail($house->id), function () use (&$apart): void {
     $but = ['version' => 0, 'updated_at' => 0];
@@ -233,5 +233,5 @@ echo json_encode(
     ],
     JSON_PRETTY_PRINT,
 ),
-    "\n";
+"\n";
 exit($lost === [] && $twice === [] && $apart === [] && $refused === [] && $acknowledged !== [] && max($slowest) <= 10 ? 0 : 1);

@@ -19,7 +19,7 @@ use Pest\Support\Container;
 use Psr\SimpleCache\CacheInterface;
 use Symfony\Component\Process\Process;
 
-require dirname(__DIR__) . '/vendor/autoload.php';
+require dirname(__DIR__).'/vendor/autoload.php';
 
 const ROOMS = ['Caution', 'Keeping', 'Infusion', 'Warmth', 'Vessel', 'Measure'];
 
@@ -32,13 +32,12 @@ is_dir($out) || mkdir($out, 0o755, true);
 /** Whether nothing was changed since what the tests come by was seen. */
 function fresh(string $root, string $seen): bool
 {
-    if (!is_file($seen)) {
+    if (! is_file($seen)) {
         return false;
     }
     foreach (['core', 'data', 'tests/Core', 'tests/fixtures'] as $folder) {
         foreach (
-            new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS))
-            as $file
+            new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}", FilesystemIterator::SKIP_DOTS)) as $file
         ) {
             if ($file instanceof SplFileInfo && $file->getMTime() > filemtime($seen)) {
                 return false;
@@ -58,23 +57,23 @@ function covered(string $root, string $out): array
             '-d',
             'pcov.enabled=1',
             '-d',
-            'pcov.directory=' . $root . '/core',
+            'pcov.directory='.$root.'/core',
             '-d',
             'memory_limit=3G',
             'vendor/bin/pest',
             '--testsuite=Core',
-            '--coverage-php=' . $out . '/coverage.php',
-            '--log-junit=' . $out . '/junit.xml',
+            '--coverage-php='.$out.'/coverage.php',
+            '--log-junit='.$out.'/junit.xml',
             '--colors=never',
         ],
         $root,
         timeout: 3600,
     );
-    if (!fresh($root, $out . '/coverage.php')) {
+    if (! fresh($root, $out.'/coverage.php')) {
         $process->mustRun();
     }
     /** @var SebastianBergmann\CodeCoverage\CodeCoverage $coverage */
-    $coverage = require $out . '/coverage.php';
+    $coverage = require $out.'/coverage.php';
     $lines = [];
     foreach ($coverage->getData()->lineCoverage() as $file => $byLine) {
         foreach ($byLine as $line => $tests) {
@@ -86,12 +85,12 @@ function covered(string $root, string $out): array
         }
     }
     $seconds = [];
-    foreach ((new SimpleXMLElement((string) file_get_contents($out . '/junit.xml')))->xpath('//testsuite[@file]') ?: [] as $suite) {
+    foreach ((new SimpleXMLElement((string) file_get_contents($out.'/junit.xml')))->xpath('//testsuite[@file]') ?: [] as $suite) {
         $name = basename(explode('::', (string) $suite['file'])[0], '.php');
         $seconds[$name] = max($seconds[$name] ?? 0.0, (float) $suite['time']);
     }
 
-    return [array_map(fn(array $byLine) => array_map(fn(array $names) => array_keys($names), $byLine), $lines), $seconds];
+    return [array_map(fn (array $byLine) => array_map(fn (array $names) => array_keys($names), $byLine), $lines), $seconds];
 }
 
 fwrite(STDERR, "What the tests come by.\n");
@@ -105,7 +104,7 @@ foreach (ROOMS as $room) {
         array_push($all, ...$generator->generate($file, DefaultSet::mutators()));
     }
 }
-usort($all, fn(Mutation $a, Mutation $b) => $a->id <=> $b->id);
+usort($all, fn (Mutation $a, Mutation $b) => $a->id <=> $b->id);
 mt_srand($seed);
 $picked = [];
 foreach ((array) array_rand(array_flip(range(0, count($all) - 1)), min($many, count($all))) as $at) {
@@ -124,11 +123,11 @@ $tests = function (Mutation $mutation, Closure $of) use ($lines, $seconds): arra
     $names = array_filter($names, $of);
     asort($names);
 
-    return array_map(fn(string $name) => "tests/Core/{$name}.php", array_keys($names));
+    return array_map(fn (string $name) => "tests/Core/{$name}.php", array_keys($names));
 };
-$told = fn(Mutation $mutation): string => sprintf(
+$told = fn (Mutation $mutation): string => sprintf(
     "%s:%d %s\n%s\n",
-    str_replace($root . '/', '', (string) $mutation->file->getRealPath()),
+    str_replace($root.'/', '', (string) $mutation->file->getRealPath()),
     $mutation->startLine,
     basename(str_replace('\\', '/', $mutation->mutator)),
     preg_replace('/<[^>]*>/', '', $mutation->diff),
@@ -138,7 +137,7 @@ const SLOW_S = 3.0;
 
 $left = $picked;
 $killed = $late = 0;
-foreach ([fn(float $s): bool => $s <= SLOW_S, fn(float $s): bool => $s > SLOW_S] as $round => $of) {
+foreach ([fn (float $s): bool => $s <= SLOW_S, fn (float $s): bool => $s > SLOW_S] as $round => $of) {
     [$running, $over] = [[], []];
     $settle = function () use (&$running, &$over, &$killed, &$late): void {
         foreach ($running as $i => [$mutation, $process]) {
@@ -151,7 +150,7 @@ foreach ([fn(float $s): bool => $s <= SLOW_S, fn(float $s): bool => $s > SLOW_S]
 
                 continue;
             }
-            if (!$process->isRunning()) {
+            if (! $process->isRunning()) {
                 $process->isSuccessful() ? ($over[] = $mutation) : $killed++;
                 unset($running[$i]);
             }

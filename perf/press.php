@@ -48,32 +48,32 @@ function atWorst(Closure $do, int $rounds, float $aimMs, ?int $aimMb = null): ar
 function theBestFilling(): array
 {
     $sizes = array_map(
-        fn(float $ml, int $i) => ['id' => "s{$i}", 'capacity' => $ml, 'stock' => 20 + 7 * $i, 'fixed' => 0],
+        fn (float $ml, int $i) => ['id' => "s{$i}", 'capacity' => $ml, 'stock' => 20 + 7 * $i, 'fixed' => 0],
         [5.1, 7.3, 10.7, 14.9, 15.1, 29.6, 50.3, 59.1, 100.7, 118.3, 236.6, 473.2],
         range(0, 11),
     );
 
-    return atWorst(fn() => BestFilling::of(19_999.9, $sizes), 25, 50);
+    return atWorst(fn () => BestFilling::of(19_999.9, $sizes), 25, 50);
 }
 
 /** @return array<string, mixed> */
 function whatFiveThousandBatchesTeach(): array
 {
     $batches = array_map(
-        fn(int $i) => ['id' => (string) $i, 'oil_ml' => 350.0, 'out_ml' => 255.0 + ($i % 37), 'dry_g' => 70.0],
+        fn (int $i) => ['id' => (string) $i, 'oil_ml' => 350.0, 'out_ml' => 255.0 + ($i % 37), 'dry_g' => 70.0],
         range(1, 5000),
     );
 
-    return atWorst(fn() => (new YieldHistory(Tables::shipped()))->of('squeezed', $batches), 25, 50);
+    return atWorst(fn () => (new YieldHistory(Tables::shipped()))->of('squeezed', $batches), 25, 50);
 }
 
 /** @return array<string, mixed> */
 function aSheetOfTwoHundredLabels(): array
 {
     $size = LabelSize::named(LabelSize::USUAL, Tables::shipped());
-    $bottles = array_map(fn(int $number) => (new Bottle())->forceFill(['number' => $number, 'filled_ml' => '50']), range(1, 200));
+    $bottles = array_map(fn (int $number) => (new Bottle())->forceFill(['number' => $number, 'filled_ml' => '50']), range(1, 200));
     $lines = array_map(
-        fn(string $id, string $text) => new LabelLine($id, $text),
+        fn (string $id, string $text) => new LabelLine($id, $text),
         ['title', 'best_before', 'cautions', 'herb', 'oil', 'days', 'code'],
         [
             'Calendula and self-heal oil',
@@ -87,7 +87,7 @@ function aSheetOfTwoHundredLabels(): array
     );
 
     return atWorst(
-        fn() => (new LabelSheet())->labels(
+        fn () => (new LabelSheet())->labels(
             $size,
             $lines,
             array_map(LabelSheet::net(...), $bottles),
@@ -109,7 +109,7 @@ function learned(House $house): void
         DB::table((new BatchYield())->getTable())->insert(
             $chunk
                 ->map(
-                    fn(int $id) => [
+                    fn (int $id) => [
                         'house_id' => $house->id,
                         'batch_id' => $id,
                         'form' => 'root',

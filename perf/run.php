@@ -21,14 +21,14 @@ use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Planning;
 use Kettle\Trace\Graph;
 
-require __DIR__ . '/../vendor/autoload.php';
-require __DIR__ . '/Client.php';
-require __DIR__ . '/times.php';
-require __DIR__ . '/houses.php';
-require __DIR__ . '/press.php';
-require __DIR__ . '/stove.php';
+require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/Client.php';
+require __DIR__.'/times.php';
+require __DIR__.'/houses.php';
+require __DIR__.'/press.php';
+require __DIR__.'/stove.php';
 /** @var Illuminate\Foundation\Application $app */
-$app = require __DIR__ . '/../bootstrap/app.php';
+$app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
 const WISH = [
@@ -149,20 +149,20 @@ function aLotThatTurned(): array
         }
         for ($i = 0; $i < 5_000; $i++) {
             $graph->thing('batch', "batch {$i}");
-            $graph->joins('lot ' . mt_rand(0, 399), "batch {$i}");
-            $graph->joins('lot ' . mt_rand(0, 399), "batch {$i}");
+            $graph->joins('lot '.mt_rand(0, 399), "batch {$i}");
+            $graph->joins('lot '.mt_rand(0, 399), "batch {$i}");
         }
         for ($i = 0; $i < 20_000; $i++) {
             $graph->thing('bottle', "bottle {$i}");
-            $graph->joins('batch ' . intdiv($i, 4), "bottle {$i}");
+            $graph->joins('batch '.intdiv($i, 4), "bottle {$i}");
         }
         for ($i = 0; $i < 4_000; $i++) {
             $graph->thing('product', "product {$i}");
-            $graph->joins('bottle ' . mt_rand(0, 19_999), "product {$i}");
+            $graph->joins('bottle '.mt_rand(0, 19_999), "product {$i}");
         }
         for ($i = 0; $i < 20_000; $i++) {
             $graph->thing('tin', "tin {$i}");
-            $graph->joins('product ' . intdiv($i, 5), "tin {$i}");
+            $graph->joins('product '.intdiv($i, 5), "tin {$i}");
         }
         $touched = count($graph->forward('lot 7'));
         $graph->back('tin 77');
@@ -185,19 +185,19 @@ function overHttp(Client $client, House $house, array $smallest = []): array
     /** @var string $making */
     $making = DB::table('makings')->where('house_id', $house->id)->orderBy('id')->value('uid');
     $routes = [
-        'plainest' => fn() => $client->get("{$base}/scale"),
-        'today' => fn() => $client->get("{$base}/today"),
-        'shelf' => fn() => $client->get("{$base}/shelf"),
-        'bench' => fn() => $client->post("{$base}/reckon", $wish),
-        'oils' => fn() => $client->get("{$base}/oils?purpose=salve"),
-        'stores' => fn() => $client->get("{$base}/stores?kind=herb"),
-        'batch' => fn() => $client->get("{$base}/batches/{$batch}"),
-        'yields' => fn() => $client->get("{$base}/yields"),
-        'melt' => fn() => $client->post("{$base}/melt/reckon", (string) json_encode(['wish' => SALVE])),
-        'makings' => fn() => $client->get("{$base}/makings"),
-        'making' => fn() => $client->get("{$base}/makings/{$making}"),
-        'trace' => fn() => $client->get("{$base}/makings/{$making}/trace"),
-        'almanac' => fn() => $client->get("{$base}/almanac/plant/marshmallow-root"),
+        'plainest' => fn () => $client->get("{$base}/scale"),
+        'today' => fn () => $client->get("{$base}/today"),
+        'shelf' => fn () => $client->get("{$base}/shelf"),
+        'bench' => fn () => $client->post("{$base}/reckon", $wish),
+        'oils' => fn () => $client->get("{$base}/oils?purpose=salve"),
+        'stores' => fn () => $client->get("{$base}/stores?kind=herb"),
+        'batch' => fn () => $client->get("{$base}/batches/{$batch}"),
+        'yields' => fn () => $client->get("{$base}/yields"),
+        'melt' => fn () => $client->post("{$base}/melt/reckon", (string) json_encode(['wish' => SALVE])),
+        'makings' => fn () => $client->get("{$base}/makings"),
+        'making' => fn () => $client->get("{$base}/makings/{$making}"),
+        'trace' => fn () => $client->get("{$base}/makings/{$making}/trace"),
+        'almanac' => fn () => $client->get("{$base}/almanac/plant/marshmallow-root"),
     ];
     $times = array_fill_keys(array_keys($routes), []);
     // Round and round, so that whatever else the machine does falls on all alike.
@@ -258,18 +258,18 @@ function firstScreen(): array
 $report = [
     'php' => PHP_VERSION,
     'cores' => (int) shell_exec('nproc'),
-    'core_plan' => core(WISH, fn(Planning $bench, $kitchen) => $bench->document($bench->plan(WISH, $kitchen), $kitchen), 2),
+    'core_plan' => core(WISH, fn (Planning $bench, $kitchen) => $bench->document($bench->plan(WISH, $kitchen), $kitchen), 2),
     'core_product' => core(
         [],
-        fn(Planning $bench, $kitchen) => (new Melting($bench->tables()))->plan(PRODUCT, new MeltHouse($kitchen, infused($bench))),
+        fn (Planning $bench, $kitchen) => (new Melting($bench->tables()))->plan(PRODUCT, new MeltHouse($kitchen, infused($bench))),
         2,
     ),
     'core_product_by_a_day' => core(
         [],
-        fn(Planning $bench, $kitchen) => (new Melting($bench->tables()))->plan(WANTED, new MeltHouse($kitchen)),
+        fn (Planning $bench, $kitchen) => (new Melting($bench->tables()))->plan(WANTED, new MeltHouse($kitchen)),
         8,
     ),
-    'core_everything' => core(FULL, fn(Planning $bench, $kitchen) => $bench->answer($bench->plan(FULL, $kitchen), $kitchen), 8),
+    'core_everything' => core(FULL, fn (Planning $bench, $kitchen) => $bench->answer($bench->plan(FULL, $kitchen), $kitchen), 8),
 ];
 $report['warm_hours_of_a_million_readings'] = aMillionReadings();
 $report['diary_of_40_batches_3_cookers_120_days'] = aBusyDiary();
@@ -280,7 +280,7 @@ $report['label_sheet_of_200'] = aSheetOfTwoHundredLabels();
 $password = Str::random(24);
 $keeper = User::query()->create([
     'name' => 'Bench',
-    'email' => Str::random(8) . '@example.org',
+    'email' => Str::random(8).'@example.org',
     'password' => $password,
     'prefs' => User::PREFS,
 ]);
@@ -320,9 +320,9 @@ $report['first_screen'] = firstScreen();
 $report['cold_start_to_ready_ms'] = (int) getenv('COLD_START_MS');
 
 // What the browser's own yardstick said is measured apart: `kettle bench lighthouse`.
-$before = json_decode((string) @file_get_contents(__DIR__ . '/../docs/bench.json'), true);
+$before = json_decode((string) @file_get_contents(__DIR__.'/../docs/bench.json'), true);
 $report += is_array($before) && isset($before['lighthouse']) ? ['lighthouse' => $before['lighthouse']] : [];
 
-$json = json_encode($report, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR) . "\n";
-file_put_contents(__DIR__ . '/../docs/bench.json', $json);
+$json = json_encode($report, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+file_put_contents(__DIR__.'/../docs/bench.json', $json);
 echo $json;

@@ -62,7 +62,7 @@ function aBusyDiary(): array
         new CookerPlace(CoreCooker::measured('b', 'oval', 'oval', 300, 210, 140), ['slow-cooker']),
         new CookerPlace(CoreCooker::measured('c', 'pot', 'round', 240, 240, 140), ['slow-cooker', 'water-bath']),
     ];
-    $away = array_map(fn(int $week) => [$now->modify("+{$week} weeks"), $now->modify("+{$week} weeks +2 days")], range(1, 16));
+    $away = array_map(fn (int $week) => [$now->modify("+{$week} weeks"), $now->modify("+{$week} weeks +2 days")], range(1, 16));
     $times = [];
     for ($round = 0; $round < 12; $round++) {
         $jobs = [];
@@ -76,8 +76,8 @@ function aBusyDiary(): array
                 $ceiling,
                 [6.0, 8.0, 12.0, 24.0][$i % 4],
                 array_fill(0, 1 + ($i % 2), [67.3, 79.8, 94.4][$i % 3]),
-                $now->modify('+' . ($i * 11) % 400 . ' hours'),
-                $i % 5 === 0 ? $now->modify('+' . (10 + $i) . ' days') : null,
+                $now->modify('+'.($i * 11) % 400 .' hours'),
+                $i % 5 === 0 ? $now->modify('+'.(10 + $i).' days') : null,
             );
         }
         $from = hrtime(true);
@@ -188,14 +188,14 @@ function aDayOfReadings(Client $client, House $house): array
     for ($i = 1; $i < 6; $i++) {
         $probes[] = app(CurrentHouse::class)->within(
             $house,
-            fn() => Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => "bench {$i}", 'kind' => Probe::SENDS]),
+            fn () => Probe::query()->create(['uid' => Str::ulid()->toString(), 'called' => "bench {$i}", 'kind' => Probe::SENDS]),
         )->id;
     }
     foreach ($probes as $n => $id) {
         foreach (array_chunk(range(0, 2879), 720) as $part) {
             DB::table('readings')->insert(
                 array_map(
-                    fn(int $i) => [
+                    fn (int $i) => [
                         'stove_session_id' => $session->id,
                         'probe_id' => $id,
                         'at' => $from + $i * 10,
@@ -213,8 +213,7 @@ function aDayOfReadings(Client $client, House $house): array
     $times = ['plainest' => [], 'pot' => []];
     for ($round = 0; $round < 70; $round++) {
         foreach (
-            ['plainest' => "/api/houses/{$house->uid}/scale", 'pot' => "/api/houses/{$house->uid}/stove/{$session->uid}"]
-            as $name => $path
+            ['plainest' => "/api/houses/{$house->uid}/scale", 'pot' => "/api/houses/{$house->uid}/stove/{$session->uid}"] as $name => $path
         ) {
             $start = hrtime(true);
             $answer = $client->get($path);
@@ -258,8 +257,8 @@ function pagesHeld(Client $client, House $house, string $base, StoveSession $ses
         }
         fwrite(
             $stream,
-            'GET /live?token=' .
-                LiveToken::for($session->id) .
+            'GET /live?token='.
+                LiveToken::for($session->id).
                 " HTTP/1.1\r\nHost: {$url['host']}:{$url['port']}\r\nAccept: text/event-stream\r\n\r\n",
         );
         $held[] = $stream;
@@ -284,7 +283,7 @@ function pagesHeld(Client $client, House $house, string $base, StoveSession $ses
     while (count($heard) < $pages && (hrtime(true) - $from) / 1e9 < 10) {
         foreach ($held as $i => $stream) {
             $text[$i] .= stream_get_contents($stream);
-            if (!isset($heard[$i]) && str_contains($text[$i], 'event: changed')) {
+            if (! isset($heard[$i]) && str_contains($text[$i], 'event: changed')) {
                 $heard[$i] = (hrtime(true) - $from) / 1e6;
             }
         }

@@ -8,7 +8,7 @@
 
 use Tests\RandomWishes;
 
-require __DIR__ . '/../vendor/autoload.php';
+require __DIR__.'/../vendor/autoload.php';
 
 $many = max(1, (int) ($argv[1] ?? 1_000_000));
 $wishes = new RandomWishes((int) ($argv[2] ?? 4242));

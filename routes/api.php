@@ -16,7 +16,7 @@ Route::get('health/ready', [HostController::class, 'ready']);
 Route::get('metrics', [HostController::class, 'metrics']);
 
 // A file that is not there: no page of the interface has an ending, and what is no page starts no session.
-Route::get('{file}', fn() => response("There is no such file here.\n", 404, ['Content-Type' => 'text/plain; charset=utf-8']))->where(
+Route::get('{file}', fn () => response("There is no such file here.\n", 404, ['Content-Type' => 'text/plain; charset=utf-8']))->where(
     'file',
     '(?!api/|feeds/).*\.[A-Za-z0-9]{1,8}',
 );

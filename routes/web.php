@@ -272,7 +272,7 @@ Route::prefix('api')->group(function (): void {
             });
         });
 
-    Route::any('{any}', fn() => abort(404))->where('any', '.*');
+    Route::any('{any}', fn () => abort(404))->where('any', '.*');
 });
 
 Route::get('{any?}', PageController::class)->where('any', '.*');

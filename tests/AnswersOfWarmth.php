@@ -9,9 +9,9 @@ final class AnswersOfWarmth
     public static function ask(\Closure $ask): void
     {
         $band = ['low' => 43, 'target' => 49, 'ceiling' => 60];
-        $line = fn(array $gapsAndWarmths, int $from = 1_795_514_400): array => array_reduce(
+        $line = fn (array $gapsAndWarmths, int $from = 1_795_514_400): array => array_reduce(
             $gapsAndWarmths,
-            fn(array $read, array $next) => [
+            fn (array $read, array $next) => [
                 ...$read,
                 ['at' => ($read === [] ? $from : $read[count($read) - 1]['at']) + $next[0], 'c' => $next[1]],
             ],
@@ -19,7 +19,7 @@ final class AnswersOfWarmth
         );
         $ask(
             'warm-hours',
-            array_map(fn(array $readings) => ['readings' => $line($readings), 'band' => $band, 'planned_h' => 8], [
+            array_map(fn (array $readings) => ['readings' => $line($readings), 'band' => $band, 'planned_h' => 8], [
                 [[0, 49]],
                 [[0, 43], [600, 43]],
                 [[0, 42.9], [600, 42.9]],
@@ -57,7 +57,7 @@ final class AnswersOfWarmth
         $pot = ['watts' => 80, 'loss_w_per_k' => 1.5, 'water_kg' => 2.5];
         $ask(
             'pot',
-            array_map(fn(array $of) => $of + $pot + ['hours' => 4], [
+            array_map(fn (array $of) => $of + $pot + ['hours' => 4], [
                 [],
                 ['watts' => 0],
                 ['watts' => 400, 'hours' => 3],
@@ -102,7 +102,7 @@ final class AnswersOfWarmth
         );
         $jar = ['brim_ml' => 505, 'height_mm' => 118, 'level_mm' => 93, 'contents_g' => 400];
         $small = ['brim_ml' => 135, 'height_mm' => 65, 'level_mm' => 50, 'contents_g' => 90];
-        $cooker = fn(string $shape, float $l, float $w, float $h) => [
+        $cooker = fn (string $shape, float $l, float $w, float $h) => [
             'shape' => $shape,
             'length_mm' => $l,
             'width_mm' => $w,
@@ -110,7 +110,7 @@ final class AnswersOfWarmth
         ];
         $ask(
             'bath',
-            array_map(fn(array $of) => ['cooker' => $of[0], 'jars' => $of[1]] + ($of[2] ?? []), [
+            array_map(fn (array $of) => ['cooker' => $of[0], 'jars' => $of[1]] + ($of[2] ?? []), [
                 [$cooker('round', 210, 210, 130), [$jar]],
                 [$cooker('round', 210, 210, 130), [$jar, $jar, $jar]],
                 [$cooker('round', 210, 210, 130), [$jar, $jar, $jar, $jar]],
@@ -138,8 +138,8 @@ final class AnswersOfWarmth
                 [$cooker('round', 240, 240, 220), [$jar], ['school' => 'brim']],
             ]),
         );
-        $rise = fn(float $tau, float $end, int $step, int $to) => array_map(
-            fn(int $s) => ['s' => $s, 'c' => round(18 + $end * (1 - exp(-$s / $tau)), 2)],
+        $rise = fn (float $tau, float $end, int $step, int $to) => array_map(
+            fn (int $s) => ['s' => $s, 'c' => round(18 + $end * (1 - exp(-$s / $tau)), 2)],
             range(0, $to, $step),
         );
         $ask('learn', [
@@ -166,7 +166,7 @@ final class AnswersOfWarmth
         ];
         $ask(
             'sun',
-            array_map(fn(array $of) => $of + $sun, [
+            array_map(fn (array $of) => $of + $sun, [
                 [],
                 ['latitude' => -35],
                 ['latitude' => 59.25, 'from' => '2026-12-21'],
@@ -186,7 +186,7 @@ final class AnswersOfWarmth
         );
         $ask(
             'fit',
-            array_map(fn(array $points) => ['looks' => array_map(fn(array $p) => ['t' => $p[0], 'y' => $p[1]], $points)], [
+            array_map(fn (array $points) => ['looks' => array_map(fn (array $p) => ['t' => $p[0], 'y' => $p[1]], $points)], [
                 [[24, 4], [72, 9], [168, 15], [340, 18]],
                 [[24, 4], [72, 9]],
                 [[0, 0], [24, 4], [48, 8], [72, 12]],

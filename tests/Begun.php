@@ -2,7 +2,7 @@
 
 /* Products begun and bottles looked into, for the tests that need some. */
 
-require_once __DIR__ . '/Pressed.php';
+require_once __DIR__.'/Pressed.php';
 
 const POT = ['product' => 'salve', 'firmness' => 'firm', 'tins' => [['ml' => 30, 'count' => 4]]];
 

@@ -15,7 +15,7 @@ function boiled(string $mode, array $asked): array
 /** @return array<string, float> each figure's number, by id */
 function boiledFigures(string $mode, array $asked): array
 {
-    return array_map(fn(array $figure): float => (float) $figure['value'], boiled($mode, $asked)['figures']);
+    return array_map(fn (array $figure): float => (float) $figure['value'], boiled($mode, $asked)['figures']);
 }
 
 /** @return list<string> */
@@ -26,7 +26,7 @@ function boiledFaults(string $mode, array $asked): array
 
         return [];
     } catch (WishException $refused) {
-        return array_map(fn(array $fault) => "{$fault['field']}: {$fault['reason']}", $refused->faults);
+        return array_map(fn (array $fault) => "{$fault['field']}: {$fault['reason']}", $refused->faults);
     }
 }
 

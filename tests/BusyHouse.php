@@ -15,7 +15,7 @@ final class BusyHouse
 
     public static function in(AppCase $test): void
     {
-        Laid::once($test, 'busy house', fn() => self::lay($test));
+        Laid::once($test, 'busy house', fn () => self::lay($test));
     }
 
     private static function lay(AppCase $test): void
@@ -79,7 +79,7 @@ final class BusyHouse
             'oils' => [['id' => 'olive', 'parts' => '2'], ['id' => 'sesame', 'parts' => '1']],
         ]);
         $test->fill($second);
-        $test->atHouse('DELETE', '/jars/' . $test->jarOf(790)->uid);
+        $test->atHouse('DELETE', '/jars/'.$test->jarOf(790)->uid);
         $test->atHouse('POST', '/jars', ['called' => 'crock', 'brim' => '2 L', 'height' => '20 cm']);
         Carbon::setTestNow(Carbon::now()->addHours(2));
         $test->atHouse('POST', "/batches/{$second->uid}/strain", ['amount' => '150 mL', 'warmth' => 'not'])->assertOk();
@@ -121,7 +121,7 @@ final class BusyHouse
             ->assertOk()
             ->json('id');
         $oil = "batch.{$second->uid}";
-        $at = fn(string $what, array $body) => $test->atHouse('POST', "/makings/{$made}/{$what}", $body)->assertOk();
+        $at = fn (string $what, array $body) => $test->atHouse('POST', "/makings/{$made}/{$what}", $body)->assertOk();
         $at('weigh', ['part' => $oil, 'amount' => '34 g']);
         $at('weigh', ['part' => 'beeswax']);
         $at('spoon', ['verdict' => 'too-soft', 'stuck' => '1 g', 'room' => '64 F']);

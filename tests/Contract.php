@@ -24,7 +24,7 @@ final class Contract
             self::checkSent($method, $path, $sent);
         }
         $type = (string) $answer->headers->get('Content-Type');
-        if (!str_contains($type, 'json') || $answer->getContent() === '' || str_contains($path, '/export')) {
+        if (! str_contains($type, 'json') || $answer->getContent() === '' || str_contains($path, '/export')) {
             return;
         }
         $schema = $answer->isSuccessful() ? self::answerOf($method, $path) : '#/components/schemas/Problem';
@@ -51,10 +51,10 @@ final class Contract
 
     private static function hold(string $schema, mixed $body, string $what): void
     {
-        $error = self::validator()->validate($body, (object) ['$ref' => 'kettle://api' . $schema])->error();
+        $error = self::validator()->validate($body, (object) ['$ref' => 'kettle://api'.$schema])->error();
         Assert::assertNull(
             $error,
-            "{$what} is not what docs/openapi.json says: " .
+            "{$what} is not what docs/openapi.json says: ".
                 ($error === null ? '' : json_encode((new ErrorFormatter())->format($error, false))),
         );
     }
@@ -68,7 +68,7 @@ final class Contract
     private static function operation(string $method, string $path): object
     {
         foreach (get_object_vars(self::document()->paths) as $pattern => $verbs) {
-            $regex = '#^' . preg_replace('/\\\\\{\w+\\\\\}/', '[^/?]+', preg_quote($pattern, '#')) . '(\?.*)?$#';
+            $regex = '#^'.preg_replace('/\\\\\{\w+\\\\\}/', '[^/?]+', preg_quote($pattern, '#')).'(\?.*)?$#';
             if (preg_match($regex, $path) === 1 && isset($verbs->{strtolower($method)})) {
                 return $verbs->{strtolower($method)};
             }
@@ -94,7 +94,7 @@ final class Contract
     private static function document(): object
     {
         if (self::$document === null) {
-            $text = (string) file_get_contents(dirname(__DIR__) . '/docs/openapi.json');
+            $text = (string) file_get_contents(dirname(__DIR__).'/docs/openapi.json');
             $read = json_decode($text);
             assert(is_object($read));
             self::$document = $read;

@@ -55,7 +55,7 @@ final class RandomWishes
     /** @return array<string, mixed> */
     public function wish(): array
     {
-        $herb = fn(): array => mt_rand(0, 9) === 0
+        $herb = fn (): array => mt_rand(0, 9) === 0
             ? ['name' => 'wild garlic', 'state' => 'fresh']
             : [
                 'id' => $this->one(mt_rand(0, 1) === 0 ? ['basil', 'garlic', 'onion', 'oregano', 'tomato', 'chilli'] : $this->of['herb']),
@@ -65,7 +65,7 @@ final class RandomWishes
         $method = $this->one($this->of['method']);
 
         return array_filter([
-            'herbs' => array_map(fn() => $herb(), range(1, mt_rand(1, 2))),
+            'herbs' => array_map(fn () => $herb(), range(1, mt_rand(1, 2))),
             'oils' => [$this->one($this->of['oil'])],
             'purpose' => $this->one(['kitchen', 'kitchen', 'kitchen', 'skin', 'hair']),
             'kept' => $this->one([null, 'shelf', 'fridge', 'soured']),
@@ -96,7 +96,7 @@ final class RandomWishes
         } catch (WishException $refused) {
             $this->seen['refused']++;
             $wrong = [];
-            foreach ($takeWays ? array_merge([], ...array_map(fn(array $fault) => $fault['ways'] ?? [], $refused->faults)) : [] as $way) {
+            foreach ($takeWays ? array_merge([], ...array_map(fn (array $fault) => $fault['ways'] ?? [], $refused->faults)) : [] as $way) {
                 $this->seen['ways']++;
                 try {
                     $wrong = [...$wrong, ...$this->wrongWith($this->bench->plan(Way::taken($wish, $way['change']), $kitchen), false)];
@@ -105,12 +105,12 @@ final class RandomWishes
                 }
             }
 
-            return $wrong === [] ? [] : [json_encode($wish) . ': ' . implode('; ', $wrong)];
+            return $wrong === [] ? [] : [json_encode($wish).': '.implode('; ', $wrong)];
         }
         $this->seen['planned']++;
         $wrong = $this->wrongWith($plan, true);
 
-        return $wrong === [] ? [] : [json_encode($wish) . ': ' . implode('; ', $wrong)];
+        return $wrong === [] ? [] : [json_encode($wish).': '.implode('; ', $wrong)];
     }
 
     /** @return list<string> */
@@ -121,7 +121,7 @@ final class RandomWishes
         if ($spirit && in_array($plan->wish->method->id, self::NO_SPIRIT, true)) {
             $wrong[] = "spirit {$plan->wish->method->id}";
         }
-        $wet = array_filter($plan->wish->mix->parts, fn($part) => in_array($part->form->state->value, ['fresh', 'wilted'], true));
+        $wet = array_filter($plan->wish->mix->parts, fn ($part) => in_array($part->form->state->value, ['fresh', 'wilted'], true));
         $kitchen = $plan->wish->purpose === 'kitchen' && $wet !== [];
         $kept = $plan->wish->storage();
         $fill = $plan->timetable->fillAt;
@@ -135,7 +135,7 @@ final class RandomWishes
             }
         } elseif ($kitchen && $kept === 'soured') {
             foreach ($wet as $part) {
-                if (!in_array($part->plant->id ?? '', self::SOURED, true)) {
+                if (! in_array($part->plant->id ?? '', self::SOURED, true)) {
                     $wrong[] = 'soured by no tested way';
                 }
             }

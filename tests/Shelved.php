@@ -25,7 +25,7 @@ function shelved(House $house, array $lots): void
  */
 function rowsRead(Closure $do): int
 {
-    $sum = fn(): int => (int) collect(DB::select("SHOW SESSION STATUS LIKE 'Handler_read%'"))->sum('Value');
+    $sum = fn (): int => (int) collect(DB::select("SHOW SESSION STATUS LIKE 'Handler_read%'"))->sum('Value');
     $before = $sum();
     $do();
 

@@ -80,11 +80,31 @@ no_wide_lines() {
   ! git ls-files '*.php' '*.ts' '*.tsx' ':!web/api/schema.d.ts' | LC_ALL=C.UTF-8 xargs grep -nP '^(?!.*className=).{141,}'
 }
 
-# Prettier breaks the lines, and Pint has the last word.
+# Prettier breaks the lines, and Pint has the last word. Of the whole it takes minutes, in which it can be stopped halfway:
+# only what differs from the last commit is laid out, unless all is asked for.
 format() {
-  npx prettier --log-level warn --write '{app,bin,bootstrap,compat,config,core,database,perf,routes,tests}/**/*.php'
-  php vendor/bin/pint -q
-  npx prettier --log-level warn --write web tests/Web tests/Unit
+  local php ts
+  case "${1:-}" in
+    all)
+      mapfile -t php < <(git ls-files '*.php')
+      ts=(web tests/Web tests/Unit)
+      ;;
+    '')
+      mapfile -t php < <(differing '*.php')
+      mapfile -t ts < <(differing web tests/Web tests/Unit)
+      ;;
+    *) die "./kettle format lays out what differs from the last commit, ./kettle format all every file." ;;
+  esac
+  if [ ${#php[@]} -gt 0 ]; then
+    npx prettier --log-level warn --write "${php[@]}"
+    php vendor/bin/pint -q "${php[@]}"
+  fi
+  [ ${#ts[@]} -eq 0 ] || npx prettier --log-level warn --ignore-unknown --write "${ts[@]}"
+}
+
+# What is changed or new since the last commit, and still there.
+differing() {
+  { git diff --name-only --diff-filter=d HEAD -- "$@"; git ls-files --others --exclude-standard -- "$@"; } | sort -u
 }
 
 api_is_fresh() {

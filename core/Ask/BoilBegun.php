@@ -109,11 +109,11 @@ final readonly class BoilBegun
         $answer = $this->questions->longOil($asked);
         $this->heed($answer['notes'], 'purpose', $read);
         // The decoction of it is a pot of its own.
-        $stage = array_values(array_filter($answer['stages'], fn(array $each) => $each['stage'] !== 'decoction'))[0];
+        $stage = array_values(array_filter($answer['stages'], fn (array $each) => $each['stage'] !== 'decoction'))[0];
         $oil = $this->fields->longOil($asked);
         $carrier = RefusedException::at(
             'carrier',
-            fn() => $this->kitchen->cupboard()->carrier(Fields::text($asked, 'carrier') ?? self::USUAL_OIL),
+            fn () => $this->kitchen->cupboard()->carrier(Fields::text($asked, 'carrier') ?? self::USUAL_OIL),
         );
         $paste = $this->fields->mix(['herbs' => $asked['paste_herbs'] ?? []])['mix'] ?? null;
         $herbs = self::herbs($paste);
@@ -231,7 +231,7 @@ final readonly class BoilBegun
             }
         }
         foreach ($notes as $note) {
-            if (($note['must_read'] ?? false) && !in_array($note['id'], $read, true)) {
+            if (($note['must_read'] ?? false) && ! in_array($note['id'], $read, true)) {
                 throw CautionException::unread($note['says']);
             }
         }
@@ -264,6 +264,6 @@ final readonly class BoilBegun
     /** @return list<mixed> */
     private static function herbs(?HerbMix $mix): array
     {
-        return array_map(fn(HerbPart $part) => $part->plant->said(), $mix->parts ?? []);
+        return array_map(fn (HerbPart $part) => $part->plant->said(), $mix->parts ?? []);
     }
 }

@@ -81,7 +81,7 @@ final readonly class BoilFields
      */
     public function hardnesses(HerbMix $mix): array
     {
-        return array_map(fn(HerbPart $part) => Hardness::ofForm($part->form->id, $part->form->name, $this->tables), $mix->parts);
+        return array_map(fn (HerbPart $part) => Hardness::ofForm($part->form->id, $part->form->name, $this->tables), $mix->parts);
     }
 
     /**
@@ -116,10 +116,10 @@ final readonly class BoilFields
     {
         $pot = $document['pot'] ?? null;
 
-        if (!is_array($pot)) {
+        if (! is_array($pot)) {
             return null;
         }
-        $inside = fn(string $field): float => $this->number($pot, $field) ?? throw DecoctionException::potPart($field);
+        $inside = fn (string $field): float => $this->number($pot, $field) ?? throw DecoctionException::potPart($field);
 
         return BoilingPot::measured($inside('diameter_mm'), $inside('height_mm'));
     }
@@ -158,7 +158,7 @@ final readonly class BoilFields
         $want = $this->amount($document, 'want', Kind::Volume);
         $water = $this->amount($document, 'water', Kind::Volume);
         $herb = $this->amount($document, 'herb', Kind::Mass) ?? $weighedG;
-        $given = count(array_filter([$want, $water, $herb], fn(?float $each) => $each !== null));
+        $given = count(array_filter([$want, $water, $herb], fn (?float $each) => $each !== null));
         $holds = $given === 0 ? $this->holdsMl($document) : null;
         if ($given !== 1 && $holds === null) {
             throw DecoctionException::oneAmount('how much decoction, how much water, or how much herb; or none, and how large the pot is');
@@ -188,7 +188,7 @@ final readonly class BoilFields
                 'paste' => $this->amount($document, 'paste', Kind::Mass),
                 'liquid' => $this->amount($document, 'decoction', Kind::Volume),
             ],
-            fn(?float $amount) => $amount !== null,
+            fn (?float $amount) => $amount !== null,
         );
         $holds = $given === [] ? $this->holdsMl($document) : null;
         if ($holds !== null) {

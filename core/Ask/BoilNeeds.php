@@ -30,7 +30,7 @@ final readonly class BoilNeeds
         }
         foreach ($mix->shares() as $i => $share) {
             $part = $mix->parts[$i];
-            $takes = [...$takes, ...$this->of(fn(Lot $lot) => Supplies::isOf($lot, $part), $grams * $share, $part->lot)];
+            $takes = [...$takes, ...$this->of(fn (Lot $lot) => Supplies::isOf($lot, $part), $grams * $share, $part->lot)];
         }
 
         return $takes;
@@ -39,7 +39,7 @@ final readonly class BoilNeeds
     /** @return list<Take> mL of an oil, or g of what else goes in */
     public function material(LotKind $kind, string $id, float $amount): array
     {
-        return $this->of(fn(Lot $lot) => $lot->kind === $kind && $lot->material === $id, $amount);
+        return $this->of(fn (Lot $lot) => $lot->kind === $kind && $lot->material === $id, $amount);
     }
 
     /**
@@ -49,7 +49,7 @@ final readonly class BoilNeeds
     private function of(\Closure $is, float $amount, string $first = ''): array
     {
         return array_map(
-            fn(array $take) => ['lot' => $take['lot']->id, 'amount' => round($take['amount'], 3)],
+            fn (array $take) => ['lot' => $take['lot']->id, 'amount' => round($take['amount'], 3)],
             Allocation::of(array_values(array_filter($this->kitchen->lots, $is)), $amount, $this->kitchen->today(), $first)->takes,
         );
     }

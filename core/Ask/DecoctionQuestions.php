@@ -76,8 +76,7 @@ final readonly class DecoctionQuestions
             'hardness' => $hardness->id,
             'keeps_days' => $days,
             'figures' => $this->planning->figures([...$made->figures($rate), ...self::shares($mix['mix'] ?? null, $made)], $this->kitchen),
-            'pot' =>
-                $pot === null
+            'pot' => $pot === null
                     ? null
                     : $this->levels($pot, false, $made->goesInMl($this->tables), $made->endMl + $made->herbMl($this->tables), [
                         ['of' => 'herb', 'ml' => $made->herbMl($this->tables)],
@@ -97,7 +96,7 @@ final readonly class DecoctionQuestions
     public function longOil(array $document): array
     {
         $stage = Fields::text($document, 'stage') ?? 'whole';
-        if (!in_array($stage, self::STAGES, true)) {
+        if (! in_array($stage, self::STAGES, true)) {
             throw DecoctionException::stage($stage);
         }
         $oil = $this->fields->longOil($document);
@@ -118,8 +117,7 @@ final readonly class DecoctionQuestions
             $stages[] = [
                 'stage' => $each,
                 'liquid' => $liquid['id'],
-                'pot' =>
-                    $pot === null
+                'pot' => $pot === null
                         ? null
                         : $this->levels($pot, $liquid['froths'], $oil->goesInMl(), $oil->endsMl(), [
                             ['of' => 'paste', 'ml' => $oil->pasteMl()],
@@ -129,12 +127,12 @@ final readonly class DecoctionQuestions
             ];
         }
         $purpose = Fields::text($document, 'purpose') ?? 'skin';
-        $paste = RefusedException::at('paste_herbs', fn() => $this->fields->mix(['herbs' => $document['paste_herbs'] ?? []]));
+        $paste = RefusedException::at('paste_herbs', fn () => $this->fields->mix(['herbs' => $document['paste_herbs'] ?? []]));
         $told = $this->cautions($paste['mix'] ?? null, $purpose);
         $notes = [];
         if ($stage !== 'cleanse' && $cookedIn['id'] === 'decoction') {
             $decoct = is_array($document['decoct'] ?? null) ? $document['decoct'] : [];
-            $mix = RefusedException::at('decoct.herbs', fn() => $this->fields->mix($decoct));
+            $mix = RefusedException::at('decoct.herbs', fn () => $this->fields->mix($decoct));
             $told = [...$told, ...$this->cautions($mix['mix'] ?? null, $purpose)];
             if ($mix !== null || Fields::text($decoct, 'hardness') !== null) {
                 $hardness = $this->fields->hardness($decoct, $mix);
@@ -215,7 +213,7 @@ final readonly class DecoctionQuestions
     private function levels(BoilingPot $pot, bool $froths, float $goesInMl, float $endsMl, array $layers): array
     {
         $writer = $this->kitchen->writer();
-        $plain = fn(float $ml): string => $writer->plain($ml, Kind::Volume);
+        $plain = fn (float $ml): string => $writer->plain($ml, Kind::Volume);
         if ($goesInMl > $pot->brimMl()) {
             throw DecoctionException::smallerThanWater($plain($goesInMl), $plain($pot->brimMl()));
         }
@@ -231,7 +229,7 @@ final readonly class DecoctionQuestions
             'height_mm' => $pot->heightMm,
             'diameter_mm' => $pot->diameterMm,
             'goes_in_ml' => round($goesInMl, 1),
-            'layers' => array_map(fn(array $layer) => $layer + ['mm' => round($pot->levelMm($layer['ml']), 1)], $layers),
+            'layers' => array_map(fn (array $layer) => $layer + ['mm' => round($pot->levelMm($layer['ml']), 1)], $layers),
         ];
     }
 
@@ -271,7 +269,7 @@ final readonly class DecoctionQuestions
         $row = $this->tables->table('decoction')->row('long_oil');
 
         return array_map(
-            fn(Interval $session) => $session->toArray(),
+            fn (Interval $session) => $session->toArray(),
             BoilDays::lay(
                 $hours,
                 $hoursADay ?? ($row->number('least_h') + $row->number('most_h')) / 2,
@@ -287,7 +285,7 @@ final readonly class DecoctionQuestions
     private function cautions(?HerbMix $mix, string $purpose): array
     {
         return array_map(
-            fn(Note $note) => ['id' => $note->id, 'rank' => $note->rank, 'says' => $this->kitchen->words()->of($note->says)] +
+            fn (Note $note) => ['id' => $note->id, 'rank' => $note->rank, 'says' => $this->kitchen->words()->of($note->says)] +
                 ($note->acknowledge ? ['must_read' => true] : []),
             $this->minded($mix, $purpose),
         );
@@ -305,7 +303,7 @@ final readonly class DecoctionQuestions
         }
         $held = $this->planning->cautions($this->asAnOil($mix, $purpose), $this->kitchen, 'bench');
 
-        return array_values(array_filter($held, fn(Note $note) => $note->rank !== 'note'));
+        return array_values(array_filter($held, fn (Note $note) => $note->rank !== 'note'));
     }
 
     /**
@@ -326,7 +324,7 @@ final readonly class DecoctionQuestions
     {
         return [
             'herbs' => array_map(
-                fn(HerbPart $part) => ($part->plant->id === '' ? ['name' => $part->plant->name] : ['id' => $part->plant->id]) + [
+                fn (HerbPart $part) => ($part->plant->id === '' ? ['name' => $part->plant->name] : ['id' => $part->plant->id]) + [
                     'form' => $part->form->id,
                     'state' => 'dried',
                 ],
@@ -346,7 +344,7 @@ final readonly class DecoctionQuestions
             return [];
         }
         $volatile = $this->tables->table('decoction')->texts('volatile');
-        $scented = array_values(array_filter($mix->parts, fn(HerbPart $part) => in_array($part->plant->id, $volatile, true)));
+        $scented = array_values(array_filter($mix->parts, fn (HerbPart $part) => in_array($part->plant->id, $volatile, true)));
         $softer = [];
         foreach ($this->fields->hardnesses($mix) as $i => $each) {
             $softer = [...$softer, ...$each->order < $hardness->order ? [$mix->parts[$i]] : []];
@@ -366,7 +364,7 @@ final readonly class DecoctionQuestions
      */
     private static function names(array $parts): array
     {
-        return ['all' => array_map(fn(HerbPart $part) => Said::just($part->plant->said()), $parts)];
+        return ['all' => array_map(fn (HerbPart $part) => Said::just($part->plant->said()), $parts)];
     }
 
     /** @return list<Told> */
@@ -396,7 +394,7 @@ final readonly class DecoctionQuestions
         foreach ([['herbs' => $document['paste_herbs'] ?? []], $decoct] as $from) {
             $herbs = [...$herbs, ...$this->fields->mix($from)['mix']->parts ?? []];
         }
-        $food = $food && $herbs !== [] && array_filter($herbs, fn(HerbPart $part) => !$part->plant->kitchen) === [];
+        $food = $food && $herbs !== [] && array_filter($herbs, fn (HerbPart $part) => ! $part->plant->kitchen) === [];
 
         return $food ? [] : [$this->fields->note('kitchen-not-food', 'stop')];
     }
@@ -430,7 +428,7 @@ final readonly class DecoctionQuestions
     private function signs(): array
     {
         return array_map(
-            fn(string $sign) => ['id' => $sign, 'says' => $this->kitchen->words()->of(Said::of("done.sign-{$sign}"))],
+            fn (string $sign) => ['id' => $sign, 'says' => $this->kitchen->words()->of(Said::of("done.sign-{$sign}"))],
             array_keys(Doneness::SEEN),
         );
     }

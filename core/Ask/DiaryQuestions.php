@@ -37,8 +37,8 @@ final readonly class DiaryQuestions
             $length = $this->number($each, 'length_mm', "cookers.{$i}");
             $places[] = new CookerPlace(
                 Cooker::measured(
-                    Fields::text($each, 'id') ?? 'cooker-' . ($i + 1),
-                    Fields::text($each, 'called') ?? 'cooker ' . ($i + 1),
+                    Fields::text($each, 'id') ?? 'cooker-'.($i + 1),
+                    Fields::text($each, 'called') ?? 'cooker '.($i + 1),
                     Fields::text($each, 'shape') ?? 'round',
                     $length,
                     is_numeric($each['width_mm'] ?? null) ? (float) $each['width_mm'] : $length,
@@ -56,15 +56,15 @@ final readonly class DiaryQuestions
         return [
             'sessions' => $diary->sessions(),
             'runs' => array_map(
-                fn(CookerRun $run) => [
+                fn (CookerRun $run) => [
                     'cooker' => $run->place,
-                    'jobs' => array_map(fn(CookerJob $job) => $job->id, $run->jobs),
+                    'jobs' => array_map(fn (CookerJob $job) => $job->id, $run->jobs),
                     'sessions' => self::slots($run->sessions),
                 ],
                 $diary->runs,
             ),
             'jobs' => array_map(
-                fn(CookerJob $job) => [
+                fn (CookerJob $job) => [
                     'id' => $job->id,
                     'slots' => self::slots($diary->runOf($job->id)?->slots($job) ?? []),
                     'says' => $this->kitchen->words()->of($diary->says($job)) ?: null,
@@ -80,7 +80,7 @@ final readonly class DiaryQuestions
      */
     private static function slots(array $sessions): array
     {
-        return array_map(fn(Interval $each) => $each->toArray(), $sessions);
+        return array_map(fn (Interval $each) => $each->toArray(), $sessions);
     }
 
     /** @param  array<mixed>  $document */
@@ -107,7 +107,7 @@ final readonly class DiaryQuestions
     {
         $widths = [];
         foreach (is_array($each['jars_mm'] ?? null) ? $each['jars_mm'] : [] as $width) {
-            if (!(is_int($width) || is_float($width)) || $width < 20 || $width > 400) {
+            if (! (is_int($width) || is_float($width)) || $width < 20 || $width > 400) {
                 throw (new DiaryException('out_of_range', 'A jar is between 20 and 400 mm across.'))->about("jobs.{$i}.jars_mm");
             }
             $widths[] = (float) $width;
@@ -124,8 +124,8 @@ final readonly class DiaryQuestions
         }
 
         return new CookerJob(
-            Fields::text($each, 'id') ?? 'job-' . ($i + 1),
-            Fields::text($each, 'called') ?? 'job ' . ($i + 1),
+            Fields::text($each, 'id') ?? 'job-'.($i + 1),
+            Fields::text($each, 'called') ?? 'job '.($i + 1),
             Fields::text($each, 'method') ?? 'slow-cooker',
             $this->number($each, 'target_c', "jobs.{$i}"),
             $this->number($each, 'ceiling_c', "jobs.{$i}"),
@@ -148,7 +148,7 @@ final readonly class DiaryQuestions
             throw (new DiaryException('too_much', sprintf('At most %d at once.', self::MOST_JOBS)))->about($key);
         }
 
-        return array_map(fn(mixed $each) => is_array($each) ? $each : [], $list);
+        return array_map(fn (mixed $each) => is_array($each) ? $each : [], $list);
     }
 
     /** @param  array<mixed>  $from */

@@ -79,7 +79,7 @@ final readonly class MeltQuestions
             $mass,
             $from,
             $to,
-            RefusedException::at('with', fn() => $this->planning->cupboard()->wax(Fields::text($document, 'with') ?? 'beeswax')),
+            RefusedException::at('with', fn () => $this->planning->cupboard()->wax(Fields::text($document, 'with') ?? 'beeswax')),
             is_int($room) || is_float($room) ? (float) $room : $this->room($document),
         );
 
@@ -102,7 +102,7 @@ final readonly class MeltQuestions
 
         return $typed === null
             ? null
-            : RefusedException::at('room', fn() => $this->kitchen->reader()->read($typed, Kind::Volume, 'mL')->value);
+            : RefusedException::at('room', fn () => $this->kitchen->reader()->read($typed, Kind::Volume, 'mL')->value);
     }
 
     /** @param  array<mixed>  $document */
@@ -110,7 +110,7 @@ final readonly class MeltQuestions
     {
         $typed = Fields::text($document, $key) ?? '';
 
-        return RefusedException::at($key, fn() => $this->kitchen->reader()->read($typed, Kind::Mass, 'g')->value);
+        return RefusedException::at($key, fn () => $this->kitchen->reader()->read($typed, Kind::Mass, 'g')->value);
     }
 
     /**
@@ -132,8 +132,8 @@ final readonly class MeltQuestions
     private function firmness(array $document, string $key): float
     {
         $said = $document[$key] ?? null;
-        if (is_string($said) && !is_numeric($said)) {
-            return RefusedException::at($key, fn() => $this->table->firmness()->middle($said));
+        if (is_string($said) && ! is_numeric($said)) {
+            return RefusedException::at($key, fn () => $this->table->firmness()->middle($said));
         }
 
         return is_numeric($said)
@@ -238,7 +238,7 @@ final readonly class MeltQuestions
         }
         $blend = Blend::of($oils);
         $id = Fields::text($fields, 'id') ?? '';
-        $number = fn(string $key): ?float => is_int($fields[$key] ?? null) || is_float($fields[$key] ?? null)
+        $number = fn (string $key): ?float => is_int($fields[$key] ?? null) || is_float($fields[$key] ?? null)
             ? (float) $fields[$key]
             : null;
 

@@ -46,21 +46,20 @@ final readonly class PotQuestions
         $pot = $this->fields->pot($document);
         $marks = [];
         foreach (
-            is_array($document['marks'] ?? null) ? array_slice(array_values($document['marks']), 0, self::MOST_MARKS) : []
-            as $i => $mark
+            is_array($document['marks'] ?? null) ? array_slice(array_values($document['marks']), 0, self::MOST_MARKS) : [] as $i => $mark
         ) {
             $mark = is_array($mark) ? $mark : [];
             $marks[] = ['h' => (float) $this->fields->number($mark, 'h'), 'ml' => $this->stands($mark, '', $pot, "marks.{$i}")];
         }
         $log = LevelLog::of($marks, $pot);
         $rate = $log->rate();
-        $rounded = fn(?float $h): ?float => $h === null ? null : round($h, 4);
+        $rounded = fn (?float $h): ?float => $h === null ? null : round($h, 4);
         $endMl = $left = $ends = $more = null;
-        if (array_filter(['end_mm', 'end_ml', 'end_g'], fn(string $key) => isset($document[$key])) !== []) {
+        if (array_filter(['end_mm', 'end_ml', 'end_g'], fn (string $key) => isset($document[$key])) !== []) {
             $endMl = $this->stands($document, 'end_', $pot, 'end');
             $left = max(0.0, round($log->at($log->lastH) - $endMl, 3));
             $end = $log->end($endMl);
-            $on = fn(?float $h): ?float => $h === null ? null : round(max(0.0, $h - $log->lastH), 4);
+            $on = fn (?float $h): ?float => $h === null ? null : round(max(0.0, $h - $log->lastH), 4);
             $ends = ['low' => $rounded($end['low']), 'value' => round($end['value'], 4), 'high' => $rounded($end['high'])];
             $more = ['low' => $on($end['low']), 'value' => (float) $on($end['value']), 'high' => $on($end['high'])];
         }
@@ -100,12 +99,12 @@ final readonly class PotQuestions
      */
     public function told(Doneness $done): array
     {
-        $say = fn(string $id): string => $this->kitchen->words()->of(Said::of("done.{$id}"));
+        $say = fn (string $id): string => $this->kitchen->words()->of(Said::of("done.{$id}"));
 
         return [
             'verdict' => $done->verdict,
             'says' => $say($done->verdict),
-            'why' => array_map(fn(string $id) => ['id' => $id, 'says' => $say($id)], $done->why),
+            'why' => array_map(fn (string $id) => ['id' => $id, 'says' => $say($id)], $done->why),
             'firmness' => $done->firmness,
             'for' => $done->firmness === null ? '' : $say("firm-{$done->firmness}"),
         ];
@@ -159,7 +158,7 @@ final readonly class PotQuestions
     {
         $takes = array_column($rows, 'takes', 'id')[$id] ?? [];
 
-        return array_column(array_filter($takes, fn(array $each) => $each['takes'] >= 2), 'name');
+        return array_column(array_filter($takes, fn (array $each) => $each['takes'] >= 2), 'name');
     }
 
     /**

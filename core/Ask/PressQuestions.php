@@ -51,7 +51,7 @@ final readonly class PressQuestions
     public function yield(array $document): array
     {
         $way = Fields::text($document, 'way') ?? 'squeezed';
-        if (!in_array($way, Uptake::WAYS, true)) {
+        if (! in_array($way, Uptake::WAYS, true)) {
             throw new YieldException('unknown', 'Herb is drained, squeezed or pressed.', 'way');
         }
         $batches = [];
@@ -91,7 +91,7 @@ final readonly class PressQuestions
         }
         $dropper = $this->kitchen->dropsPerMl;
         $antioxidant = new Antioxidant($this->tables);
-        $optional = fn(string $key): ?float => isset($document[$key]) ? self::number($document, $key, '') : null;
+        $optional = fn (string $key): ?float => isset($document[$key]) ? self::number($document, $key, '') : null;
         $density = $optional('g_per_ml') ?? 0.915;
 
         return [
@@ -120,8 +120,8 @@ final readonly class PressQuestions
         $fillings = ['least-left' => BestFilling::of($ml, $sizes)];
         // One size for all of it is what a gift table wants; the sizes that were fixed come first in any case.
         foreach ($sizes as $size) {
-            $one = array_map(fn(array $each) => $each['id'] === $size['id'] ? $each : ['stock' => $each['fixed']] + $each, $sizes);
-            $fillings['only.' . $size['id']] = BestFilling::of($ml, $one);
+            $one = array_map(fn (array $each) => $each['id'] === $size['id'] ? $each : ['stock' => $each['fixed']] + $each, $sizes);
+            $fillings['only.'.$size['id']] = BestFilling::of($ml, $one);
         }
         $fixed = array_sum(array_column($sizes, 'fixed'));
         $offers = $seen = [];
@@ -169,7 +169,7 @@ final readonly class PressQuestions
         $plant = $herb === null ? null : $this->planning->cupboard()->herb($herb);
         $this->planning->cupboard()->purpose(Fields::text($document, 'purpose') ?? 'skin');
         $storage = Fields::text($document, 'kept') ?? ColdStorage::SHELF;
-        if (!in_array($storage, ColdStorage::ALL, true)) {
+        if (! in_array($storage, ColdStorage::ALL, true)) {
             throw KeepingException::unknown('way of keeping', $storage, ColdStorage::ALL)->about('kept');
         }
         $strained = $this->day($document, 'strained_on') ?? $this->kitchen->today();
@@ -205,7 +205,7 @@ final readonly class PressQuestions
 
         return [
             'months' => round($keeping->months, 2),
-            'spent' => array_map(fn(string $oil) => ucfirst($this->kitchen->words()->thing(['oil' => $oil])), $keeping->spent),
+            'spent' => array_map(fn (string $oil) => ucfirst($this->kitchen->words()->thing(['oil' => $oil])), $keeping->spent),
             'cold_only' => $keeping->coldOnly,
             'best_before' => $this->planning->figure($keeping->figure(), $this->kitchen),
             'iodine_value' => $blend->iodineValue() === null ? null : round($blend->iodineValue(), 1),
@@ -224,13 +224,13 @@ final readonly class PressQuestions
     public function cautions(array $document): array
     {
         $place = Fields::text($document, 'place');
-        if ($place !== null && !in_array($place, Caution::PLACES, true)) {
+        if ($place !== null && ! in_array($place, Caution::PLACES, true)) {
             throw CautionException::place($place);
         }
 
         $cautions = $this->planning->cautions($document, $this->kitchen, $place);
 
-        return ['cautions' => array_map(fn(Note $caution): array => $this->kitchen->words()->tell($caution->said()), $cautions)];
+        return ['cautions' => array_map(fn (Note $caution): array => $this->kitchen->words()->tell($caution->said()), $cautions)];
     }
 
     /**
@@ -250,7 +250,7 @@ final readonly class PressQuestions
         }
         $signs = is_array($document['signs'] ?? null) ? array_values($document['signs']) : [];
         foreach ($signs as $sign) {
-            if (!is_string($sign)) {
+            if (! is_string($sign)) {
                 throw FaultException::nothingSeen();
             }
         }
@@ -264,7 +264,7 @@ final readonly class PressQuestions
     {
         return [
             'bottles' => array_map(
-                fn(array $bottle) => ['id' => $bottle['id'], 'capacity_ml' => $bottle['capacity'], 'count' => $bottle['count']],
+                fn (array $bottle) => ['id' => $bottle['id'], 'capacity_ml' => $bottle['capacity'], 'count' => $bottle['count']],
                 $filling->bottles,
             ),
             'filled_ml' => round($filling->filledMl, 3),
@@ -297,7 +297,7 @@ final readonly class PressQuestions
             throw new KeepingException('too_many', sprintf('At most %d are reckoned at once.', $most), $key);
         }
 
-        return array_map(fn(mixed $each) => is_array($each) ? $each : [], $list);
+        return array_map(fn (mixed $each) => is_array($each) ? $each : [], $list);
     }
 
     /** @param  array<mixed>  $from */
@@ -310,11 +310,11 @@ final readonly class PressQuestions
     private static function bounded(array $from, string $key, string $where, float $least, float $most): float
     {
         $value = $from[$key] ?? null;
-        if ((!is_int($value) && !is_float($value)) || !($value >= $least && $value <= $most)) {
+        if ((! is_int($value) && ! is_float($value)) || ! ($value >= $least && $value <= $most)) {
             throw new KeepingException(
                 'unreadable',
                 sprintf('“%s” is a plain number%s.', $key, abs($least) < 1e9 ? sprintf(' from %g to %g', $least, $most) : ''),
-                ltrim($where . '.' . $key, '.'),
+                ltrim($where.'.'.$key, '.'),
             );
         }
 

@@ -84,7 +84,7 @@ final readonly class Questions
      */
     public function ask(string $mode, array $document, \DateTimeImmutable $now): array
     {
-        if (!in_array($mode, self::MODES, true)) {
+        if (! in_array($mode, self::MODES, true)) {
             throw WishException::one(
                 '',
                 'unknown',
@@ -161,7 +161,7 @@ final readonly class Questions
             OwnSchools::check($own, $kitchen);
         } catch (OwnException $refused) {
             throw WishException::faults(
-                array_map(fn(array $fault) => ['field' => rtrim('own.' . $fault['field'], '.')] + $fault, $refused->faults),
+                array_map(fn (array $fault) => ['field' => rtrim('own.'.$fault['field'], '.')] + $fault, $refused->faults),
             );
         }
 
@@ -183,24 +183,23 @@ final readonly class Questions
     public function oils(string $purpose, Kitchen $kitchen): array
     {
         return array_map(
-            fn(array $oil) => [
+            fn (array $oil) => [
                 'id' => $oil['carrier']->id,
                 'name' => $oil['carrier']->name,
                 'note' => $oil['carrier']->note,
                 'score' => (int) round($oil['score'] * 100),
-                'marks' => array_map(fn(float $mark) => round($mark, 2), $oil['marks']),
+                'marks' => array_map(fn (float $mark) => round($mark, 2), $oil['marks']),
                 'reasons' => array_map($kitchen->inDegrees(...), $oil['reasons']),
                 'allergens' => $oil['carrier']->food->allergens,
                 'solid' => $oil['carrier']->setsBelowC > $kitchen->roomC,
                 'sets_text' => $kitchen->warmth($oil['carrier']->setsBelowC),
-                'keeps_text' => round($oil['carrier']->months->opened) . ' months',
+                'keeps_text' => round($oil['carrier']->months->opened).' months',
                 'feel' => $oil['carrier']->feel->richness,
                 'iodine_value' => self::rounded($oil['carrier']->iodineValueOrPublished()),
                 'oxidisability' => $oil['carrier']->oxidisability() === null ? null : round($oil['carrier']->oxidisability(), 1),
-                'picture' =>
-                    $oil['carrier']->fattyAcids === null
+                'picture' => $oil['carrier']->fattyAcids === null
                         ? null
-                        : array_map(fn(float $percent) => round($percent, 1), $oil['carrier']->fattyAcids->picture()),
+                        : array_map(fn (float $percent) => round($percent, 1), $oil['carrier']->fattyAcids->picture()),
                 'stock_text' => $oil['stock_ml'] > 0 ? AmountWriter::plain($oil['stock_ml'], Kind::Volume) : null,
                 'price_text' => $oil['price'] === null ? null : $kitchen->money($oil['price']),
             ],
@@ -219,16 +218,16 @@ final readonly class Questions
     public function wilting(array $document, Kitchen $kitchen): array
     {
         $reader = $kitchen->reader();
-        $weight = fn(string $field): float => $reader->within(Fields::text($document, $field) ?? '', Kind::Mass, 'g', 0.1, 100_000)->value;
-        $fresh = RefusedException::at('fresh', fn() => $weight('fresh'));
-        $now = RefusedException::at('now', fn() => $weight('now'));
+        $weight = fn (string $field): float => $reader->within(Fields::text($document, $field) ?? '', Kind::Mass, 'g', 0.1, 100_000)->value;
+        $fresh = RefusedException::at('fresh', fn () => $weight('fresh'));
+        $now = RefusedException::at('now', fn () => $weight('now'));
         $typed = Fields::text($document, 'hours');
-        $read = fn(): float => $reader->within((string) $typed, Kind::Time, 'h', 0.05, 500)->value;
+        $read = fn (): float => $reader->within((string) $typed, Kind::Time, 'h', 0.05, 500)->value;
         $hours = $typed === null ? null : RefusedException::at('hours', $read);
         $water = Fields::text($document, 'water');
-        $form = RefusedException::at('form', fn() => $this->planning->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
+        $form = RefusedException::at('form', fn () => $this->planning->cupboard()->form(Fields::text($document, 'form') ?? 'thin-leaf'));
         $fraction =
-            $water === null ? $form->waterFresh ?? 0.8 : RefusedException::at('water', fn() => $reader->number(rtrim($water, '% '))) / 100;
+            $water === null ? $form->waterFresh ?? 0.8 : RefusedException::at('water', fn () => $reader->number(rtrim($water, '% '))) / 100;
         if ($fraction < 0.05 || $fraction > 0.97) {
             throw new MaterialException('out_of_range', 'Water is between 5 and 97 per cent of a plant’s weight.', 'water');
         }

@@ -25,7 +25,7 @@ final class Schemas
 
     public static function shipped(): self
     {
-        return new self(dirname(__DIR__, 2) . '/docs/formats');
+        return new self(dirname(__DIR__, 2).'/docs/formats');
     }
 
     /**
@@ -63,7 +63,7 @@ final class Schemas
     private function hold(array $document, string $schema): void
     {
         array_walk_recursive($document, function (mixed $value): void {
-            if (is_float($value) && !is_finite($value)) {
+            if (is_float($value) && ! is_finite($value)) {
                 throw WishException::one('', 'out_of_range', 'A number in it is no number that can be reckoned with.');
             }
         });
@@ -83,7 +83,7 @@ final class Schemas
     {
         if ($this->validator === null) {
             $this->validator = new Validator(max_errors: self::MOST_FAULTS, stop_at_first_error: false);
-            $read = fn(Uri $uri): ?object => $this->schema(basename($uri->path() ?? ''));
+            $read = fn (Uri $uri): ?object => $this->schema(basename($uri->path() ?? ''));
             $this->validator->resolver()?->registerProtocol('kettle', $read);
         }
 
@@ -94,7 +94,7 @@ final class Schemas
     private function schema(string $name): ?object
     {
         $mode = basename($name, '.asks');
-        $schema = json_decode((string) file_get_contents("{$this->formats}/" . ($mode === $name ? $name : 'reckon.schema.json')));
+        $schema = json_decode((string) file_get_contents("{$this->formats}/".($mode === $name ? $name : 'reckon.schema.json')));
         foreach ($mode === $name ? [] : ['$defs', $mode, 'asks'] as $part) {
             $schema = is_object($schema) ? get_object_vars($schema)[$part] ?? null : null;
         }
@@ -109,7 +109,7 @@ final class Schemas
         $sub = self::under($error);
         // Of several shapes that would do, the one that came furthest is the one that was meant.
         if ($among && $sub !== []) {
-            usort($sub, fn(ValidationError $a, ValidationError $b) => self::depth($b) <=> self::depth($a));
+            usort($sub, fn (ValidationError $a, ValidationError $b) => self::depth($b) <=> self::depth($a));
             $sub = [$sub[0]];
         }
         if ($sub !== []) {
@@ -132,13 +132,13 @@ final class Schemas
     /** @return list<ValidationError> */
     private static function under(ValidationError $error): array
     {
-        return array_values(array_filter($error->subErrors(), fn(mixed $each) => $each instanceof ValidationError));
+        return array_values(array_filter($error->subErrors(), fn (mixed $each) => $each instanceof ValidationError));
     }
 
     /** @return list<string> */
     private static function names(mixed $list): array
     {
-        return array_map(fn(mixed $each) => is_scalar($each) ? (string) $each : '', array_values((array) $list));
+        return array_map(fn (mixed $each) => is_scalar($each) ? (string) $each : '', array_values((array) $list));
     }
 
     private static function depth(ValidationError $error): int
@@ -154,12 +154,12 @@ final class Schemas
         $path = implode('.', array_map(strval(...), $error->data()->fullPath()));
         $name = $path === '' ? 'what is asked' : "“{$path}”";
         $args = $error->args();
-        $of = fn(string $key): string => is_scalar($args[$key] ?? null) ? (string) $args[$key] : '';
-        $one = fn(string $reason, string $sentence): array => [['field' => $path, 'reason' => $reason, 'sentence' => $sentence]];
+        $of = fn (string $key): string => is_scalar($args[$key] ?? null) ? (string) $args[$key] : '';
+        $one = fn (string $reason, string $sentence): array => [['field' => $path, 'reason' => $reason, 'sentence' => $sentence]];
 
         return match ($error->keyword()) {
             'additionalProperties' => array_map(
-                fn(string $field): array => [
+                fn (string $field): array => [
                     'field' => ltrim("{$path}.{$field}", '.'),
                     'reason' => 'unknown_field',
                     'sentence' => UnknownField::sentence($field, self::known($error)),
@@ -168,7 +168,7 @@ final class Schemas
                 array_values(array_diff(self::names($args['properties'] ?? []), self::known($error))),
             ),
             'required' => array_map(
-                fn(string $field): array => [
+                fn (string $field): array => [
                     'field' => ltrim("{$path}.{$field}", '.'),
                     'reason' => 'missing',
                     'sentence' => sprintf('“%s” is missing.', $field),
@@ -184,7 +184,7 @@ final class Schemas
                 sprintf(
                     '%s is none of %s.',
                     ucfirst($name),
-                    implode(', ', array_filter(self::names(self::schemaOf($error)->enum ?? []), fn(string $each) => $each !== '')),
+                    implode(', ', array_filter(self::names(self::schemaOf($error)->enum ?? []), fn (string $each) => $each !== '')),
                 ),
             ),
             'minimum', 'exclusiveMinimum' => $one(
@@ -229,6 +229,6 @@ final class Schemas
             'null' => 'nothing',
         ];
 
-        return implode(' or ', array_map(fn(mixed $type) => $words[is_string($type) ? $type : ''] ?? 'something else', (array) $types));
+        return implode(' or ', array_map(fn (mixed $type) => $words[is_string($type) ? $type : ''] ?? 'something else', (array) $types));
     }
 }

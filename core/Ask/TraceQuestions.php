@@ -35,11 +35,10 @@ final readonly class TraceQuestions
                 'bottles' => 'bottle',
                 'products' => 'product',
                 'tins' => 'tin',
-            ]
-            as $list => $kind
+            ] as $list => $kind
         ) {
             foreach (self::rows($document, $list) as $i => $row) {
-                self::at("{$list}.{$i}.id", fn() => $graph->thing($kind, self::id($row)));
+                self::at("{$list}.{$i}.id", fn () => $graph->thing($kind, self::id($row)));
             }
         }
         $state = $holds = [];
@@ -59,23 +58,23 @@ final readonly class TraceQuestions
                 $id = self::id($row);
                 $from = Fields::text($row, $of);
                 if ($from !== null) {
-                    self::at("{$list}.{$i}.{$of}", fn() => $graph->joins($from, $id));
+                    self::at("{$list}.{$i}.{$of}", fn () => $graph->joins($from, $id));
                 }
                 self::join($graph, $row, 'lots', "{$list}.{$i}");
                 $state[$id] = Fields::text($row, 'state') ?? 'in';
                 $to = Fields::text($row, 'to');
                 if ($to !== null) {
                     $holds[$id] = $to;
-                    $graph->thing('person', self::PERSON . $to);
-                    $graph->joins($id, self::PERSON . $to);
+                    $graph->thing('person', self::PERSON.$to);
+                    $graph->joins($id, self::PERSON.$to);
                 }
             }
         }
         $of = Fields::text($document, 'of') ?? '';
         $person = Fields::text($document, 'of_person');
-        $start = $person === null ? $of : self::PERSON . $person;
+        $start = $person === null ? $of : self::PERSON.$person;
 
-        return self::at($person === null ? 'of' : 'of_person', fn(): array => self::answer($graph, $start, $state, $holds));
+        return self::at($person === null ? 'of' : 'of_person', fn (): array => self::answer($graph, $start, $state, $holds));
     }
 
     /**
@@ -115,7 +114,7 @@ final readonly class TraceQuestions
      */
     private static function told(array $ids, Graph $graph): array
     {
-        return array_map(fn(string $id) => ['id' => self::plain($id), 'kind' => $graph->kind($id)], $ids);
+        return array_map(fn (string $id) => ['id' => self::plain($id), 'kind' => $graph->kind($id)], $ids);
     }
 
     private static function plain(string $id): string
@@ -133,7 +132,7 @@ final readonly class TraceQuestions
             $from = is_string($from) ? $from : '';
             self::at("{$where}.{$key}.{$i}", function () use ($graph, $from, $row, $kinds): void {
                 $kind = $graph->kind($from);
-                if (!in_array($kind, $kinds, true)) {
+                if (! in_array($kind, $kinds, true)) {
                     throw TraceException::backwards($from, $kind, self::id($row), $graph->kind(self::id($row)));
                 }
                 $graph->joins($from, self::id($row));
@@ -148,7 +147,7 @@ final readonly class TraceQuestions
     private static function rows(array $document, string $list): array
     {
         return array_map(
-            fn(mixed $row) => is_array($row) ? $row : [],
+            fn (mixed $row) => is_array($row) ? $row : [],
             is_array($document[$list] ?? null) ? array_values($document[$list]) : [],
         );
     }

@@ -94,19 +94,19 @@ final readonly class WarmthQuestions
             }
         }
         $hours = $parts['hours'] ?? 8.0;
-        if (!is_finite($hours) || $hours < 0.1 || $hours > 72) {
+        if (! is_finite($hours) || $hours < 0.1 || $hours > 72) {
             throw WarmthException::pot('The time', 'hours', 0.1, 72, 'h');
         }
         $band = is_array($document['band'] ?? null) ? $document['band'] : ['low' => 43, 'target' => 49, 'ceiling' => 60];
         $band = Band::of(self::number($band, 'low', 'band'), self::number($band, 'target', 'band'), self::number($band, 'ceiling', 'band'));
         [$low, $ceiling] = [$band->low, $band->ceiling];
         $poured = $parts['poured_c'] ?? null;
-        if ($poured !== null && !($poured >= 0 && $poured <= 100)) {
+        if ($poured !== null && ! ($poured >= 0 && $poured <= 100)) {
             throw WarmthException::pot('The water poured in', 'poured_c', 0, 100, '°C');
         }
         unset($parts['hours'], $parts['poured_c']);
         $parts += ['watts' => NAN, 'loss_w_per_k' => NAN];
-        $going = fn(Pot $pot): PotRun => PotRun::of($pot, $hours, $poured, oilC: $pot->roomC);
+        $going = fn (Pot $pot): PotRun => PotRun::of($pot, $hours, $poured, oilC: $pot->roomC);
         $run = $going(Pot::of($parts));
         $cooler = $going(
             Pot::of(
@@ -127,24 +127,23 @@ final readonly class WarmthQuestions
         $runs = [$run, $cooler, $hotter];
 
         return [
-            'model' =>
-                'Two lumps, water and jars, losing heat to the room and steam to the air. Coarse until the pot is ' .
+            'model' => 'Two lumps, water and jars, losing heat to the room and steam to the air. Coarse until the pot is '.
                 'learned from a warm-up.',
-            'minutes_to_band' => self::ends($runs, fn(PotRun $r): ?float => ($s = $r->reaches($low)) === null ? null : round($s / 60, 1)),
-            'settles_c' => self::ends($runs, fn(PotRun $r): float => round($r->pot->steady(), 2)),
-            'peak_c' => self::ends($runs, fn(PotRun $r): float => round($r->peak(), 2)),
-            'passes_ceiling' => self::ends($runs, fn(PotRun $r): bool => $r->peak() > $ceiling),
-            'water_lost_ml_per_h' => self::ends($runs, fn(PotRun $r): float => round($r->pot->losesAt($r->pot->steady()) * 3.6e6, 1)),
+            'minutes_to_band' => self::ends($runs, fn (PotRun $r): ?float => ($s = $r->reaches($low)) === null ? null : round($s / 60, 1)),
+            'settles_c' => self::ends($runs, fn (PotRun $r): float => round($r->pot->steady(), 2)),
+            'peak_c' => self::ends($runs, fn (PotRun $r): float => round($r->peak(), 2)),
+            'passes_ceiling' => self::ends($runs, fn (PotRun $r): bool => $r->peak() > $ceiling),
+            'water_lost_ml_per_h' => self::ends($runs, fn (PotRun $r): float => round($r->pot->losesAt($r->pot->steady()) * 3.6e6, 1)),
             'boils_at_c' => round($run->pot->boilsAt(), 2),
             'path' => array_values(
                 array_map(
-                    fn(array $point) => [
+                    fn (array $point) => [
                         'min' => round($point['s'] / 60),
                         'water_c' => round($point['water'], 2),
                         'oil_c' => round($point['oil'], 2),
                         'water_ml' => round($point['kg'] * 1000),
                     ],
-                    array_filter($run->path, fn(int $i) => $i % 10 === 0, ARRAY_FILTER_USE_KEY),
+                    array_filter($run->path, fn (int $i) => $i % 10 === 0, ARRAY_FILTER_USE_KEY),
                 ),
             ),
         ];
@@ -198,7 +197,7 @@ final readonly class WarmthQuestions
             ];
         }
         $school = Fields::text($document, 'school') ?? 'rim';
-        if (!isset(WaterBath::DEPTHS[$school])) {
+        if (! isset(WaterBath::DEPTHS[$school])) {
             throw new CookerException(
                 'unknown',
                 'Water goes to the rim, a quarter or half of the way up, or there is none: rim, quarter, half or none.',
@@ -209,7 +208,7 @@ final readonly class WarmthQuestions
 
         return [
             'jars' => array_map(
-                fn(array $jar) => [
+                fn (array $jar) => [
                     'x_mm' => round($jar['x'], 1),
                     'y_mm' => round($jar['y'], 1),
                     'outer_mm' => round($jar['d'], 1),
@@ -238,7 +237,7 @@ final readonly class WarmthQuestions
     {
         $parts = ['watts' => 100.0, 'loss_w_per_k' => 1.5];
         foreach ($document as $name => $value) {
-            if ((is_int($value) || is_float($value)) && !array_key_exists((string) $name, $parts)) {
+            if ((is_int($value) || is_float($value)) && ! array_key_exists((string) $name, $parts)) {
                 $parts[(string) $name] = (float) $value;
             }
         }
@@ -306,7 +305,7 @@ final readonly class WarmthQuestions
      */
     private function inSun(Sun $sun, array $document, array $jar, \DateTimeImmutable $from, int $days): array
     {
-        $of = fn(string $key): float => self::number($jar, $key, 'jar');
+        $of = fn (string $key): float => self::number($jar, $key, 'jar');
         $cloud = is_numeric($document['cloud'] ?? null) ? max(0.0, min(1.0, (float) $document['cloud'])) : 0.5;
         $facing = is_numeric($document['facing'] ?? null) ? (float) $document['facing'] : null;
         $sky = [];
@@ -333,7 +332,7 @@ final readonly class WarmthQuestions
         )->through($sky);
 
         return array_map(
-            fn(array $row) => [
+            fn (array $row) => [
                 'day' => $row['day'],
                 'mean_c' => round($row['mean_c'], 2),
                 'peak_c' => round($row['peak_c'], 2),
@@ -379,7 +378,7 @@ final readonly class WarmthQuestions
 
     private function says(WarmHours $hours): string
     {
-        $says = AmountWriter::span($hours->hours()) . ' at warmth.';
+        $says = AmountWriter::span($hours->hours()).' at warmth.';
         if ($hours->minutesOver() > 0) {
             $says .= sprintf(
                 ' %s over the ceiling; the peak was %s.',

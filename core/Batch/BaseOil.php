@@ -25,7 +25,7 @@ final readonly class BaseOil
 
     public static function of(Stored $kept): ?self
     {
-        $day = fn(string $key) => Day::read($kept->text($key), new \DateTimeZone('UTC'));
+        $day = fn (string $key) => Day::read($kept->text($key), new \DateTimeZone('UTC'));
 
         return $kept->text('batch') === ''
             ? null
@@ -35,7 +35,7 @@ final readonly class BaseOil
                 $day('best_before'),
                 array_map(PlannedHerb::of(...), $kept->parts('herbs')),
                 array_map(
-                    fn(Stored $had) => ['hours' => $had->number('hours'), 'celsius' => $had->number('celsius')],
+                    fn (Stored $had) => ['hours' => $had->number('hours'), 'celsius' => $had->number('celsius')],
                     $kept->parts('heat'),
                 ),
             );

@@ -108,7 +108,7 @@ final readonly class BatchState
     /** @param  list<BottleState>  $bottles */
     private static function left(array $bottles): int
     {
-        return count(array_filter($bottles, fn(BottleState $bottle) => $bottle->state === BottleState::IN));
+        return count(array_filter($bottles, fn (BottleState $bottle) => $bottle->state === BottleState::IN));
     }
 
     /**
@@ -176,7 +176,7 @@ final readonly class BatchState
                 $wet['watery'],
                 kitchen: $purpose === 'kitchen',
                 printed: $plan->printedBestBefore(),
-                onHerb: !$plan->isStrained(),
+                onHerb: ! $plan->isStrained(),
             ),
             $cupboard->tables(),
         );
@@ -187,7 +187,7 @@ final readonly class BatchState
     {
         return array_reduce(
             $log->standing,
-            fn(StoredAs $as, Entry $entry) => $as->changed(
+            fn (StoredAs $as, Entry $entry) => $as->changed(
                 match (true) {
                     $entry->line instanceof PutAway => $entry->line->as,
                     $entry->line instanceof Bottled => $entry->line->storedAs,
@@ -201,7 +201,7 @@ final readonly class BatchState
     public static function upkeep(FrozenPlan $plan, ?\DateTimeImmutable $useBy, \DateTimeImmutable $bestBefore, Tables $tables): Upkeep
     {
         $checks = $tables->table('keeping')->row('checks');
-        $days = fn(string $key): int => (int) $checks->row($key)->number('value');
+        $days = fn (string $key): int => (int) $checks->row($key)->number('value');
 
         return new Upkeep(
             $useBy ?? $bestBefore->setTime(self::LAST_HOUR, 0),
@@ -236,12 +236,12 @@ final readonly class BatchState
     /** @return list<string> */
     private static function colours(Logbook $log): array
     {
-        return array_slice(array_map(fn(ColourLook $look) => $look->hex(), $log->all(ColourLook::class)), -self::COLOURS);
+        return array_slice(array_map(fn (ColourLook $look) => $look->hex(), $log->all(ColourLook::class)), -self::COLOURS);
     }
 
     private static function herbStoodOut(Logbook $log): bool
     {
-        $looks = array_values(array_filter($log->all(TaskLine::class), fn(TaskLine $line) => $line->isDone(Step::Check)));
+        $looks = array_values(array_filter($log->all(TaskLine::class), fn (TaskLine $line) => $line->isDone(Step::Check)));
 
         return $looks !== [] && in_array(TaskLine::HERB_ABOVE, end($looks)->seen, true);
     }

@@ -53,11 +53,11 @@ final readonly class Evidence
     {
         $wet = $plan->state->isWet();
         $forms = array_values(
-            array_filter(array_map(fn(PlannedHerb $herb): ?HerbForm => $this->cupboard->forms()[$herb->form] ?? null, $plan->herbs)),
+            array_filter(array_map(fn (PlannedHerb $herb): ?HerbForm => $this->cupboard->forms()[$herb->form] ?? null, $plan->herbs)),
         );
-        $form = fn(\Closure $is): ?array => ($found = array_values(array_filter($forms, $is))) === [] ? null : ['form' => $found[0]->name];
-        $mucilage = array_values(array_filter($plan->plants($this->cupboard), fn(Herb $herb) => $herb->has(Herb::MUCILAGE)));
-        $seen = array_merge([], ...array_map(fn(TaskLine $line) => $line->seen, $log->all(TaskLine::class)));
+        $form = fn (\Closure $is): ?array => ($found = array_values(array_filter($forms, $is))) === [] ? null : ['form' => $found[0]->name];
+        $mucilage = array_values(array_filter($plan->plants($this->cupboard), fn (Herb $herb) => $herb->has(Herb::MUCILAGE)));
+        $seen = array_merge([], ...array_map(fn (TaskLine $line) => $line->seen, $log->all(TaskLine::class)));
         $strained = $log->last(Strained::class);
         $way = $strained->way ?? $plan->way;
         $cover = $plan->figureOrNull('cover');
@@ -68,15 +68,15 @@ final readonly class Evidence
             'squeezed-wet' => $wet && $way !== 'drained' ? ['way' => $way] : null,
             'drained' => $way === 'drained' ? [] : null,
             'pressed' => $way === 'pressed' ? [] : null,
-            'powder' => $form(fn(HerbForm $form) => $form->traits->powder) === null ? null : [],
-            'woody' => $form(fn(HerbForm $form) => $form->traits->woody),
-            'fluffy' => $form(fn(HerbForm $form) => $form->traits->fluffy),
+            'powder' => $form(fn (HerbForm $form) => $form->traits->powder) === null ? null : [],
+            'woody' => $form(fn (HerbForm $form) => $form->traits->woody),
+            'fluffy' => $form(fn (HerbForm $form) => $form->traits->fluffy),
             'mucilage' => $mucilage === [] ? null : ['mucilage' => $mucilage[0]->note],
             'lean' => preg_match('/1:(\d+(?:\.\d+)?)/', $plan->ratio, $m) === 1 && (float) $m[1] > Ratio::LEAN ? ['ratio' => $m[0]] : null,
             'thin-cover' => $cover !== null && $cover < self::THIN_MM ? ['cover' => AmountWriter::plain($cover, Kind::Length)] : null,
             'herb-above-seen' => in_array(TaskLine::HERB_ABOVE, $seen, true) ? [] : null,
             'drops-seen' => in_array(TaskLine::DROPS_WIPED, $seen, true) ? [] : null,
-            'not-weighed' => $strained !== null && !$strained->weighed ? [] : null,
+            'not-weighed' => $strained !== null && ! $strained->weighed ? [] : null,
         ]);
     }
 
@@ -84,11 +84,11 @@ final readonly class Evidence
     public function ofTheOils(FrozenPlan $plan, StoredAs $as, string $purpose): array
     {
         $roomC = $this->kitchen->roomC;
-        $carriers = array_map(fn(array $oil): Carrier => $oil['carrier'], $plan->blend($this->cupboard)->shares());
-        $first = fn(\Closure $is): ?Carrier => array_values(array_filter($carriers, $is))[0] ?? null;
-        $hard = $first(fn(Carrier $oil) => $oil->setsBelowC > $roomC);
-        $clouds = $first(fn(Carrier $oil) => $oil->setsBelowC > 0 && $oil->setsBelowC <= $roomC);
-        $poly = $first(fn(Carrier $oil) => ($oil->oxidisability() ?? 0) >= self::POLY_FROM);
+        $carriers = array_map(fn (array $oil): Carrier => $oil['carrier'], $plan->blend($this->cupboard)->shares());
+        $first = fn (\Closure $is): ?Carrier => array_values(array_filter($carriers, $is))[0] ?? null;
+        $hard = $first(fn (Carrier $oil) => $oil->setsBelowC > $roomC);
+        $clouds = $first(fn (Carrier $oil) => $oil->setsBelowC > 0 && $oil->setsBelowC <= $roomC);
+        $poly = $first(fn (Carrier $oil) => ($oil->oxidisability() ?? 0) >= self::POLY_FROM);
 
         $loses = (string) round($poly?->oxidisability() ?? 0, 1);
 
@@ -96,7 +96,7 @@ final readonly class Evidence
             'hard-fat' => $hard === null ? null : ['hard' => ucfirst($hard->name)],
             'clouds-cold' => $clouds === null ? null : ['clouds' => ucfirst($clouds->name)],
             'liquid-warm' => $hard === null ? ['room' => $this->kitchen->warmth($roomC)] : null,
-            'liquid-cold' => $first(fn(Carrier $oil) => $oil->setsBelowC > self::COLD_C) === null && $clouds === null ? [] : null,
+            'liquid-cold' => $first(fn (Carrier $oil) => $oil->setsBelowC > self::COLD_C) === null && $clouds === null ? [] : null,
             'poly-oil' => $poly === null ? null : ['poly' => ucfirst($poly->name), 'oxidisability' => $loses],
             'cold-place' => $as->place === 'fridge' ? [] : null,
             'warm-place' => $as->place === 'warm' ? [] : null,
@@ -118,8 +118,7 @@ final readonly class Evidence
 
         return self::those([
             'over-ceiling' => $over === null ? null : ['over' => lcfirst($over)],
-            'under-warm' =>
-                $method->heated && $progress->strainedAt !== null && $had < self::ENOUGH * $planned
+            'under-warm' => $method->heated && $progress->strainedAt !== null && $had < self::ENOUGH * $planned
                     ? ['had' => AmountWriter::clockSpan($had), 'hours' => AmountWriter::span($planned)]
                     : null,
             'cold-method' => $method->heated ? null : [],
@@ -146,9 +145,8 @@ final readonly class Evidence
 
         return self::those([
             'overdue' => $over > self::LATE_DAYS ? ['over' => (string) $over] : null,
-            'cut-short' => !$plan->method->heated && $early > self::EARLY_DAYS ? ['early' => (string) $early] : null,
-            'not-settled' =>
-                $bottledAt !== null &&
+            'cut-short' => ! $plan->method->heated && $early > self::EARLY_DAYS ? ['early' => (string) $early] : null,
+            'not-settled' => $bottledAt !== null &&
                 $strainedAt !== null &&
                 $bottledAt->getTimestamp() - $strainedAt->getTimestamp() < self::SETTLES_H * 3600
                     ? []
@@ -190,6 +188,6 @@ final readonly class Evidence
      */
     private static function those(array $facts): array
     {
-        return array_filter($facts, fn(?array $words) => $words !== null);
+        return array_filter($facts, fn (?array $words) => $words !== null);
     }
 }

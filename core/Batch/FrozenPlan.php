@@ -97,7 +97,7 @@ final readonly class FrozenPlan
     public function through(Uptake $uptake, Tables $tables): Uptake
     {
         return match (true) {
-            !$this->isStrained() => $uptake->unstrained(),
+            ! $this->isStrained() => $uptake->unstrained(),
             $this->isStrainedTwice() => $uptake->strainedAgain($tables),
             default => $uptake,
         };
@@ -171,7 +171,7 @@ final readonly class FrozenPlan
     public function blend(Cupboard $cupboard): Blend
     {
         return Blend::of(
-            array_map(fn(PlannedOil $oil) => ['carrier' => $cupboard->carrier($oil->id), 'parts' => $oil->share], $this->oils),
+            array_map(fn (PlannedOil $oil) => ['carrier' => $cupboard->carrier($oil->id), 'parts' => $oil->share], $this->oils),
         );
     }
 
@@ -194,15 +194,15 @@ final readonly class FrozenPlan
         if ($plan->has('uptake_key')) {
             return $plan->textOrNull('uptake_key');
         }
-        $forms = array_unique(array_map(fn(PlannedHerb $herb) => $herb->form, $this->herbs));
+        $forms = array_unique(array_map(fn (PlannedHerb $herb) => $herb->form, $this->herbs));
 
-        return count($forms) === 1 ? $forms[0] . ($this->state->isWet() ? ', wet' : '') : null;
+        return count($forms) === 1 ? $forms[0].($this->state->isWet() ? ', wet' : '') : null;
     }
 
     /** @return list<PlannedHerb> */
     public function wetHerbs(): array
     {
-        return array_values(array_filter($this->herbs, fn(PlannedHerb $herb) => $herb->state->isWet()));
+        return array_values(array_filter($this->herbs, fn (PlannedHerb $herb) => $herb->state->isWet()));
     }
 
     /** @return array{water: float, watery: bool} of the wettest of its herbs when they went in */
@@ -211,8 +211,8 @@ final readonly class FrozenPlan
         $wet = $this->wetHerbs();
 
         return [
-            'water' => $wet === [] ? 0.0 : max(array_map(fn(PlannedHerb $herb) => $herb->waterWhenWet(), $wet)),
-            'watery' => array_filter($wet, fn(PlannedHerb $herb) => $cupboard->herbOrNull($herb->id)?->isWatery() ?? true) !== [],
+            'water' => $wet === [] ? 0.0 : max(array_map(fn (PlannedHerb $herb) => $herb->waterWhenWet(), $wet)),
+            'watery' => array_filter($wet, fn (PlannedHerb $herb) => $cupboard->herbOrNull($herb->id)?->isWatery() ?? true) !== [],
         ];
     }
 
@@ -235,12 +235,12 @@ final readonly class FrozenPlan
     /** @return list<Herb> those of its herbs that the tables have */
     public function plants(Cupboard $cupboard): array
     {
-        return array_values(array_filter(array_map(fn(PlannedHerb $herb): ?Herb => $cupboard->herbOrNull($herb->id), $this->herbs)));
+        return array_values(array_filter(array_map(fn (PlannedHerb $herb): ?Herb => $cupboard->herbOrNull($herb->id), $this->herbs)));
     }
 
     public function hasPowder(Cupboard $cupboard): bool
     {
-        return array_filter($this->herbs, fn(PlannedHerb $herb) => ($cupboard->forms()[$herb->form] ?? null)?->traits->powder === true) !==
+        return array_filter($this->herbs, fn (PlannedHerb $herb) => ($cupboard->forms()[$herb->form] ?? null)?->traits->powder === true) !==
             [];
     }
 
@@ -265,7 +265,7 @@ final readonly class FrozenPlan
             $purpose,
             $this->storage,
             array_map(
-                fn(PlannedHerb $herb) => [
+                fn (PlannedHerb $herb) => [
                     'plant' => $cupboard->herbOrNull($herb->id) ?? Herb::unlisted($herb->name, 'thin-leaf'),
                     'state' => $herb->state,
                 ],

@@ -41,7 +41,7 @@ final readonly class Learned
         if (
             $plan->isFromBefore() ||
             $plan->isGuessed() ||
-            !$plan->isStrained() ||
+            ! $plan->isStrained() ||
             $strained === null ||
             $strained->ml === null ||
             $form === null ||

@@ -29,7 +29,7 @@ final readonly class Logbook
                 $corrected[$entry->corrects] = true;
             }
         }
-        $stands = fn(Entry $entry) => !isset($corrected[$entry->id]) && !$entry->isUndone();
+        $stands = fn (Entry $entry) => ! isset($corrected[$entry->id]) && ! $entry->isUndone();
         $this->standing = array_values(array_filter($entries, $stands));
     }
 
@@ -42,7 +42,7 @@ final readonly class Logbook
     public function all(string $kind): array
     {
         return array_values(
-            array_filter(array_map(fn(Entry $entry) => $entry->line, $this->standing), fn(Line $line) => $line instanceof $kind),
+            array_filter(array_map(fn (Entry $entry) => $entry->line, $this->standing), fn (Line $line) => $line instanceof $kind),
         );
     }
 
@@ -74,14 +74,14 @@ final readonly class Logbook
     /** Oil added at toppings up, mL, as far as it was measured. */
     public function toppedUpMl(): float
     {
-        return array_sum(array_map(fn(TaskLine $line) => $line->ml ?? 0.0, $this->all(TaskLine::class))) +
-            array_sum(array_map(fn(Topped $line) => $line->ml, $this->all(Topped::class)));
+        return array_sum(array_map(fn (TaskLine $line) => $line->ml ?? 0.0, $this->all(TaskLine::class))) +
+            array_sum(array_map(fn (Topped $line) => $line->ml, $this->all(Topped::class)));
     }
 
     /** @return list<Event> oldest first, what it all means for the days */
     public function events(): array
     {
-        return array_values(array_filter(array_map(fn(Entry $entry) => $entry->line->event($entry->at), $this->standing)));
+        return array_values(array_filter(array_map(fn (Entry $entry) => $entry->line->event($entry->at), $this->standing)));
     }
 
     /**
@@ -118,7 +118,7 @@ final readonly class Logbook
                         'cannot_undo',
                         'The beginning cannot be undone. Discard it instead.',
                     ),
-                    $entry->line instanceof Used && !$entry->line->canBeStruck() => throw new DiaryException(
+                    $entry->line instanceof Used && ! $entry->line->canBeStruck() => throw new DiaryException(
                         'cannot_undo',
                         sprintf('That went into %s. Undo it there, and it comes back.', $entry->line->to ?: 'a product'),
                     ),

@@ -15,26 +15,26 @@ final class PurposeChange
     public static function toKitchen(FrozenPlan $plan, Cupboard $cupboard, array $lots): ?RefusedException
     {
         foreach ($plan->herbsInIt() as $herb) {
-            if (!($cupboard->herbOrNull($herb->id)->kitchen ?? false)) {
+            if (! ($cupboard->herbOrNull($herb->id)->kitchen ?? false)) {
                 return self::notFood($herb->name);
             }
             if ($herb->state->isWet()) {
                 return new CautionException(
                     'botulism',
-                    'It was made from wet herb and kept as for the skin. It stays for the skin: for the kitchen ' .
+                    'It was made from wet herb and kept as for the skin. It stays for the skin: for the kitchen '.
                         'such an oil has four days in the cold.',
                     'purpose',
                 );
             }
         }
         foreach ($plan->oils as $oil) {
-            if (!($cupboard->carrierOrNull($oil->id)->food->gradeExists ?? false)) {
+            if (! ($cupboard->carrierOrNull($oil->id)->food->gradeExists ?? false)) {
                 return self::notFood($oil->name);
             }
         }
         foreach ($lots as $lot) {
-            if (!$lot['food']) {
-                return self::notFood('the lot of ' . $lot['called']);
+            if (! $lot['food']) {
+                return self::notFood('the lot of '.$lot['called']);
             }
         }
 

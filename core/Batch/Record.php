@@ -43,13 +43,13 @@ final readonly class Record
     {
         $ml = $this->log->toppedUpMl();
 
-        return array_column(array_map(fn(PlannedOil $oil) => [$oil->id, $oil->share * $ml], $this->plan->oils), 1, 0);
+        return array_column(array_map(fn (PlannedOil $oil) => [$oil->id, $oil->share * $ml], $this->plan->oils), 1, 0);
     }
 
     /** @return array{low: float, value: float, high: float} mL out of the cloth: the herb keeps what it keeps, however much is on it */
     public function expected(): array
     {
-        return array_map(fn(float $ml) => $ml + $this->log->toppedUpMl(), $this->plan->expected());
+        return array_map(fn (float $ml) => $ml + $this->log->toppedUpMl(), $this->plan->expected());
     }
 
     /** As the batch goes about it. */
@@ -74,7 +74,7 @@ final readonly class Record
     public function lacksWarmth(Progress $progress): bool
     {
         // What is kept cold has its four days with warmth or without.
-        return !$this->plan->isColdKept() &&
+        return ! $this->plan->isColdKept() &&
             $this->method()->heated &&
             $progress->warmed->hours() < self::MOST_OF * $this->plan->method->hours;
     }

@@ -167,18 +167,16 @@ final readonly class Straining
             'says' => 'Weigh jug and oil together, and the spent herb.',
             'why' => 'What stayed in the herb is what the next plan learns from.',
         ];
-        $steps[] = !$this->settles
+        $steps[] = ! $this->settles
             ? [
                 'id' => 'settle',
-                'says' =>
-                    'Do not let it stand: while it runs, through a finer cloth or paper, and straight into warm, dry, ' .
+                'says' => 'Do not let it stand: while it runs, through a finer cloth or paper, and straight into warm, dry, '.
                     'wide-mouthed jars. Lids off until it has set.',
                 'why' => 'It sets before its mud can fall, and drops form under a lid that is on too soon.',
             ]
             : [
                 'id' => 'settle',
-                'says' =>
-                    $this->storage === ColdStorage::FRIDGE
+                'says' => $this->storage === ColdStorage::FRIDGE
                         ? 'Into the refrigerator with it now, covered, and let it stand there a night.'
                         : 'Cover it with a cloth, and let it stand 24 h.',
                 'why' => 'Mud and water go to the bottom by themselves.',

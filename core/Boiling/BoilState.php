@@ -147,7 +147,7 @@ final readonly class BoilState
     private static function inTime(Logbook $log): array
     {
         $entries = $log->standing;
-        usort($entries, fn(Entry $a, Entry $b) => $a->at <=> $b->at);
+        usort($entries, fn (Entry $a, Entry $b) => $a->at <=> $b->at);
 
         return $entries;
     }

@@ -108,7 +108,7 @@ final readonly class FrozenBoil
     public function wishedHerbs(): array
     {
         return array_map(
-            fn(mixed $said) => is_array($said) && is_string($said['herb'] ?? null)
+            fn (mixed $said) => is_array($said) && is_string($said['herb'] ?? null)
                 ? ['id' => $said['herb']]
                 : ['name' => is_string($said) ? $said : ''],
             $this->herbs(),

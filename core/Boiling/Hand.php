@@ -78,7 +78,7 @@ final readonly class Hand
         if ($this->state->stage === Stage::On) {
             throw BoilException::moveLit();
         }
-        if ($until <= $now || $until > $now->modify('+' . self::MOVED_DAYS . ' days')) {
+        if ($until <= $now || $until > $now->modify('+'.self::MOVED_DAYS.' days')) {
             throw BoilException::moveWhen($now, self::MOVED_DAYS);
         }
         if ($goodUntil !== null && $until->format('Y-m-d') > $goodUntil) {
@@ -99,7 +99,7 @@ final readonly class Hand
         $this->atTheStove();
         $pot = $this->state->plan->pot;
         $stands = $mm === null ? $ml : $pot?->mlAt($mm) ?? throw DecoctionException::stickWithoutPot()->about('level');
-        if ($stands === null || !is_finite($stands) || $stands < 0) {
+        if ($stands === null || ! is_finite($stands) || $stands < 0) {
             throw BoilException::noLevel();
         }
         if ($stands > ($pot?->brimMl() ?? INF) + 1e-6) {
@@ -107,7 +107,7 @@ final readonly class Hand
         }
         $last = $this->state->marks === [] ? null : $this->state->marks[count($this->state->marks) - 1];
         $misread = ($pot?->mlAt(self::STICK_MM) ?? 0.0) + 1e-6;
-        if ($last !== null && !$anew && $stands > $last['ml'] + $misread) {
+        if ($last !== null && ! $anew && $stands > $last['ml'] + $misread) {
             throw BoilException::rises(($this->plain)($last['ml']));
         }
         $gone = $last === null || $anew ? 0.0 : $last['ml'] - $stands;
@@ -137,7 +137,7 @@ final readonly class Hand
     public function see(array $seen): Line
     {
         $this->atTheStove();
-        if (!$this->state->plan->signs) {
+        if (! $this->state->plan->signs) {
             throw BoilException::noSigns();
         }
         if ($this->state->flames === []) {
@@ -168,11 +168,11 @@ final readonly class Hand
         }
         // Of oil no more comes out than went in; of water what is strained too soon.
         $most = ($plan->underOil ? $plan->made : max($plan->made, $plan->startsMl ?? 0.0)) * self::SLACK;
-        if (!is_finite($amount) || $amount <= 0 || $amount > $most) {
+        if (! is_finite($amount) || $amount <= 0 || $amount > $most) {
             throw BoilException::tooMuch(($this->plain)($most));
         }
         $done = Signs::of($this->state, $now, $this->tables)?->done;
-        if ($done !== null && $done->verdict === Doneness::NOT_YET && !$anyway) {
+        if ($done !== null && $done->verdict === Doneness::NOT_YET && ! $anyway) {
             throw BoilException::signsDisagree(implode(' ', array_map($this->says, $done->why)));
         }
         $days = $plan->keepsDays;
@@ -207,7 +207,7 @@ final readonly class Hand
         if ($until !== null && $until < $now->format('Y-m-d')) {
             throw BoilException::pastItsDay(Dates::say($until));
         }
-        if (!is_finite($amount) || $amount <= 0 || $amount > $this->state->left + 0.5) {
+        if (! is_finite($amount) || $amount <= 0 || $amount > $this->state->left + 0.5) {
             throw BoilException::notSoMuchLeft(($this->plain)($this->state->left));
         }
 

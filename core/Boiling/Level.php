@@ -54,9 +54,9 @@ final readonly class Level
         $last = $marks === [] ? null : $marks[count($marks) - 1];
         // What stood in it after so many hours of flame in all.
         $at = match (true) {
-            $log !== null => fn(float $h): float => $log->at($h - (float) $from),
-            $last !== null => fn(float $h): float => $last['ml'] - $rate['value'] * ($h - $last['h']),
-            $plan->startsMl !== null => fn(float $h): float => $plan->startsMl - $rate['value'] * $h,
+            $log !== null => fn (float $h): float => $log->at($h - (float) $from),
+            $last !== null => fn (float $h): float => $last['ml'] - $rate['value'] * ($h - $last['h']),
+            $plan->startsMl !== null => fn (float $h): float => $plan->startsMl - $rate['value'] * $h,
             default => null,
         };
         if ($at === null) {
@@ -68,10 +68,10 @@ final readonly class Level
         $more = self::more($log, $plan, $left, $hours - (float) $from);
         $starts = max($now, $state->notBefore ?? $now)->setTimezone($now->getTimezone());
         $had = $starts->format('Y-m-d') === $now->format('Y-m-d') ? $state->flameHOn($now) : 0.0;
-        $by = fn(Availability $when): \Closure => fn(float $h): array => BoilDays::lay($h, $plan->hoursADay, $starts, $when, $had);
+        $by = fn (Availability $when): \Closure => fn (float $h): array => BoilDays::lay($h, $plan->hoursADay, $starts, $when, $had);
         $lay = $by($free ?? $availability);
         $sessions = $state->stage->isOpen() ? $lay($more['value']) : [];
-        $end = fn(?float $h): ?\DateTimeImmutable => $h === null ? null : self::endOf($h <= 0 ? [] : $lay($h), $h, $now);
+        $end = fn (?float $h): ?\DateTimeImmutable => $h === null ? null : self::endOf($h <= 0 ? [] : $lay($h), $h, $now);
         $open = $state->stage->isOpen();
 
         return new self(
@@ -97,7 +97,7 @@ final readonly class Level
         $from = $state->marks[0]['h'] ?? 0.0;
         try {
             return LevelLog::of(
-                array_map(fn(array $mark) => ['h' => $mark['h'] - $from, 'ml' => $mark['ml']], $state->marks),
+                array_map(fn (array $mark) => ['h' => $mark['h'] - $from, 'ml' => $mark['ml']], $state->marks),
                 $state->plan->pot,
             );
         } catch (DecoctionException) {
@@ -115,7 +115,7 @@ final readonly class Level
             return ['low' => $left / $plan->rate['high'], 'value' => $left / $plan->rate['value'], 'high' => $left / $plan->rate['low']];
         }
         $end = $log->end($plan->endsMl);
-        $on = fn(?float $h): ?float => $h === null ? null : max(0.0, $h - $since);
+        $on = fn (?float $h): ?float => $h === null ? null : max(0.0, $h - $since);
 
         return ['low' => $on($end['low']), 'value' => (float) $on($end['value']), 'high' => $on($end['high'])];
     }
@@ -126,7 +126,7 @@ final readonly class Level
         if ($hours <= 0) {
             return $now;
         }
-        $laid = array_sum(array_map(fn(Interval $each) => $each->minutes(), $sessions));
+        $laid = array_sum(array_map(fn (Interval $each) => $each->minutes(), $sessions));
 
         return $sessions === [] || $laid + 1 < $hours * 60 ? null : $sessions[count($sessions) - 1]->to;
     }
@@ -157,7 +157,7 @@ final readonly class Level
     {
         $ahead = [];
         $hours = 0.0;
-        $left = fn(?float $mlPerH, float $h): float => max($endsMl, $nowMl - ($mlPerH ?? $rate['value']) * $h);
+        $left = fn (?float $mlPerH, float $h): float => max($endsMl, $nowMl - ($mlPerH ?? $rate['value']) * $h);
         foreach ($sessions as $session) {
             foreach ([0, $session->minutes()] as $minutes) {
                 $h = $hours + $minutes / 60;

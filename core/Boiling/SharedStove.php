@@ -33,8 +33,8 @@ final readonly class SharedStove
      */
     public function lay(array $states): array
     {
-        $turn = fn(BoilState $state): int => self::TURN[$state->stage->value] ?? count(self::TURN);
-        uasort($states, fn(BoilState $a, BoilState $b) => $turn($a) <=> $turn($b));
+        $turn = fn (BoilState $state): int => self::TURN[$state->stage->value] ?? count(self::TURN);
+        uasort($states, fn (BoilState $a, BoilState $b) => $turn($a) <=> $turn($b));
         $levels = [];
         foreach ($states as $key => $state) {
             $levels[$key] = Level::of(
@@ -58,10 +58,10 @@ final readonly class SharedStove
         if ($this->burners === null) {
             return $this->availability;
         }
-        $taken = [...$this->others, ...array_merge(...array_values(array_map(fn(Level $level) => $level->sessions, $levels)))];
+        $taken = [...$this->others, ...array_merge(...array_values(array_map(fn (Level $level) => $level->sessions, $levels)))];
 
         return $this->availability->without(
-            array_map(fn(Interval $all) => [$all->from, $all->to], Burners::allTaken($taken, $this->burners)),
+            array_map(fn (Interval $all) => [$all->from, $all->to], Burners::allTaken($taken, $this->burners)),
         );
     }
 }

@@ -16,7 +16,7 @@ final readonly class Signs
     /** @return ?self null where it is not done by signs */
     public static function of(BoilState $state, \DateTimeImmutable $now, Tables $tables): ?self
     {
-        if (!$state->plan->signs) {
+        if (! $state->plan->signs) {
             return null;
         }
         $freshH = $tables->table('decoction')->row('at_the_pot')->number('fresh_h');
@@ -25,7 +25,7 @@ final readonly class Signs
         foreach (array_keys(Doneness::SEEN) as $sign) {
             $look = $state->seen[$sign] ?? null;
             $stale = $look !== null && $hours - $look['h'] > $freshH;
-            if ($look !== null && !$stale) {
+            if ($look !== null && ! $stale) {
                 $fresh[$sign] = $look['is'];
             }
             $each[] = ['id' => $sign, 'is' => $look['is'] ?? null, 'at' => $look['at'] ?? null, 'stale' => $stale];

@@ -70,7 +70,7 @@ final readonly class Caution
     public function holds(Facts $facts): bool
     {
         foreach ($this->all as $tag) {
-            if (!$facts->has($tag)) {
+            if (! $facts->has($tag)) {
                 return false;
             }
         }
@@ -127,6 +127,6 @@ final readonly class Caution
     /** Whether it is about a plant only while its water is in it. */
     public function isOfWetHerb(): bool
     {
-        return array_filter($this->all, fn(string $tag) => str_starts_with($tag, 'wet-trait:')) !== [];
+        return array_filter($this->all, fn (string $tag) => str_starts_with($tag, 'wet-trait:')) !== [];
     }
 }

@@ -21,7 +21,7 @@ final class Cautions
 
     public static function of(Tables $tables): self
     {
-        return $tables->made(self::class, fn() => new self($tables));
+        return $tables->made(self::class, fn () => new self($tables));
     }
 
     /** @return list<Caution> as the table has them */
@@ -38,10 +38,10 @@ final class Cautions
     {
         $holding = array_filter(
             $this->all(),
-            fn(Caution $rule) => ($place === null || in_array($place, $rule->places, true)) && $rule->holds($facts),
+            fn (Caution $rule) => ($place === null || in_array($place, $rule->places, true)) && $rule->holds($facts),
         );
         $order = array_flip(Caution::RANKS);
-        usort($holding, fn(Caution $a, Caution $b) => $order[$a->rank] <=> $order[$b->rank]);
+        usort($holding, fn (Caution $a, Caution $b) => $order[$a->rank] <=> $order[$b->rank]);
 
         return $holding;
     }
@@ -66,7 +66,7 @@ final class Cautions
             $rule->says($facts),
             $rule->about,
             why: Said::of("caution:{$rule->id}.why"),
-            source: Said::of('source:' . $rule->source),
+            source: Said::of('source:'.$rule->source),
             acknowledge: $rule->acknowledge,
         );
     }
@@ -78,8 +78,8 @@ final class Cautions
             $this->sources = [];
             foreach ($this->tables->table('sources')->rows('rows') as $row) {
                 $this->sources[$row->text('id')] =
-                    $row->text('title') .
-                    (str_contains($row->text('standing'), 'from memory') && !str_contains(mb_strtolower($row->text('title')), 'memory')
+                    $row->text('title').
+                    (str_contains($row->text('standing'), 'from memory') && ! str_contains(mb_strtolower($row->text('title')), 'memory')
                         ? ' (from memory)'
                         : '');
             }

@@ -54,35 +54,35 @@ final readonly class Facts
         array $words = [],
         array $heeds = [],
     ): self {
-        $wet = array_filter($herbs, fn(array $herb) => $herb['state']->isWet());
+        $wet = array_filter($herbs, fn (array $herb) => $herb['state']->isWet());
         $kitchen = $purpose === 'kitchen';
-        $untested = array_filter($wet, fn(array $herb) => AcidSoak::partsFor($herb['plant']) === null);
-        $unfitHerbs = array_filter($herbs, fn(array $herb) => !$herb['plant']->kitchen);
-        $unfitOils = array_filter($oils, fn(array $oil) => !$oil['carrier']->food->gradeExists);
-        $unfitLots = array_filter($lots, fn(array $lot) => !$lot['food']);
+        $untested = array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) === null);
+        $unfitHerbs = array_filter($herbs, fn (array $herb) => ! $herb['plant']->kitchen);
+        $unfitOils = array_filter($oils, fn (array $oil) => ! $oil['carrier']->food->gradeExists);
+        $unfitLots = array_filter($lots, fn (array $lot) => ! $lot['food']);
         $allergens = array_values(
             array_unique([
-                ...array_merge([], ...array_map(fn(array $oil) => $oil['carrier']->food->allergens, $oils)),
-                ...array_merge([], ...array_map(fn(array $lot) => $lot['allergens'], $lots)),
+                ...array_merge([], ...array_map(fn (array $oil) => $oil['carrier']->food->allergens, $oils)),
+                ...array_merge([], ...array_map(fn (array $lot) => $lot['allergens'], $lots)),
             ]),
         );
         // Told by name, a nut need not be told in general too.
-        if (array_filter($allergens, fn(string $each) => str_ends_with($each, '(tree nuts)')) !== []) {
+        if (array_filter($allergens, fn (string $each) => str_ends_with($each, '(tree nuts)')) !== []) {
             $allergens = array_values(array_diff($allergens, ['tree nuts']));
         }
-        $unlisted = array_filter($herbs, fn(array $herb) => $herb['plant']->id === '');
+        $unlisted = array_filter($herbs, fn (array $herb) => $herb['plant']->id === '');
         $tags = [
             'always' => true,
-            'purpose:' . $purpose => true,
-            'for-skin' => !$kitchen,
-            'kept:' . $storage => true,
+            'purpose:'.$purpose => true,
+            'for-skin' => ! $kitchen,
+            'kept:'.$storage => true,
             'state:wet' => $wet !== [],
             'state:dry' => $wet === [],
             'state:mixed' => $wet !== [] && count($wet) < count($herbs),
             'squeezed' => $way !== 'drained',
             'heated' => $method->heated || $method->has(Method::POURED_HOT),
             // A method without a thermometer in it has no ceiling to be kept under.
-            'ceiling' => !array_key_exists('ceiling', $words) || $words['ceiling'] !== null,
+            'ceiling' => ! array_key_exists('ceiling', $words) || $words['ceiling'] !== null,
             'flame' => $method->has(Method::OVER_FLAME),
             'in-water' => $method->has(Method::IN_WATER),
             'spirit' => $spirit,
@@ -93,8 +93,8 @@ final readonly class Facts
             'herb-not-food' => $unfitHerbs !== [],
             'oil-not-food' => $unfitOils !== [],
             'lot-not-food' => $unfitLots !== [],
-            'lot-unknown' => !$allFromStores,
-            'gathered' => $wet !== [] || array_filter($lots, fn(array $lot) => $lot['how'] === 'gathered') !== [],
+            'lot-unknown' => ! $allFromStores,
+            'gathered' => $wet !== [] || array_filter($lots, fn (array $lot) => $lot['how'] === 'gathered') !== [],
             'unlisted' => $unlisted !== [],
             'allergens' => $allergens !== [],
             'drying-oil' => ($iodineValue ?? 0.0) > self::DRIES_FROM,
@@ -104,19 +104,19 @@ final readonly class Facts
         $tags += $ownTags + $heedTags;
         foreach ($herbs as $herb) {
             foreach ($herb['plant']->traits as $trait) {
-                $tags['trait:' . $trait] = true;
-                $tags['wet-trait:' . $trait] = ($tags['wet-trait:' . $trait] ?? false) || $herb['state']->isWet();
+                $tags['trait:'.$trait] = true;
+                $tags['wet-trait:'.$trait] = ($tags['wet-trait:'.$trait] ?? false) || $herb['state']->isWet();
             }
         }
         $first = array_values($wet)[0] ?? null;
 
         return new self(array_filter($tags), $herbs, [
-            'wet' => $first === null ? '' : Said::of('herb.' . $first['state']->value),
-            'state' => Said::of('state.' . ($first['state']->value ?? State::Dried->value)),
+            'wet' => $first === null ? '' : Said::of('herb.'.$first['state']->value),
+            'state' => Said::of('state.'.($first['state']->value ?? State::Dried->value)),
             'untested' => self::names($untested),
             'unfit_herbs' => self::names($unfitHerbs),
-            'unfit_oils' => self::all(array_map(fn(array $oil) => $oil['carrier']->said(), $unfitOils)),
-            'unfit_lots' => self::all(array_map(fn(array $lot) => $lot['called'], $unfitLots)),
+            'unfit_oils' => self::all(array_map(fn (array $oil) => $oil['carrier']->said(), $unfitOils)),
+            'unfit_lots' => self::all(array_map(fn (array $lot) => $lot['called'], $unfitLots)),
             'allergens' => self::all($allergens),
             'unlisted' => self::names($unlisted),
             'method' => ['method' => $method->id],
@@ -124,11 +124,11 @@ final readonly class Facts
             'too_slow' => $tooSlow ?? '',
             'soured_ratio' => self::all(
                 array_map(
-                    fn(array $herb) => Said::of('soak.parts', [
+                    fn (array $herb) => Said::of('soak.parts', [
                         'herb' => $herb['plant']->said(),
                         'parts' => AcidSoak::partsFor($herb['plant']) ?? 0,
                     ]),
-                    array_filter($wet, fn(array $herb) => AcidSoak::partsFor($herb['plant']) !== null),
+                    array_filter($wet, fn (array $herb) => AcidSoak::partsFor($herb['plant']) !== null),
                 ),
             ),
             'cold' => ['C' => ColdStorage::CELSIUS],
@@ -168,15 +168,15 @@ final readonly class Facts
         $tags += $ownTags +
             $heedTags + [
                 'always' => true,
-                'purpose:' . $purpose => true,
+                'purpose:'.$purpose => true,
                 'for-skin' => $purpose !== 'kitchen',
                 'allergens' => $allergens !== [],
                 'drying-oil' => ($iodineValue ?? 0.0) > self::DRIES_FROM,
             ];
         foreach ($herbs as $herb) {
             foreach ($herb['plant']->traits as $trait) {
-                $tags['trait:' . $trait] = true;
-                $tags['wet-trait:' . $trait] = ($tags['wet-trait:' . $trait] ?? false) || $herb['state']->isWet();
+                $tags['trait:'.$trait] = true;
+                $tags['wet-trait:'.$trait] = ($tags['wet-trait:'.$trait] ?? false) || $herb['state']->isWet();
             }
         }
 
@@ -197,11 +197,11 @@ final readonly class Facts
      */
     private static function own(array $herbs, array $carriers): array
     {
-        $own = array_filter($herbs, fn(array $herb) => $herb['plant']->own !== '');
-        $unasked = array_filter($own, fn(array $herb) => $herb['plant']->own === Herb::UNASKED);
+        $own = array_filter($herbs, fn (array $herb) => $herb['plant']->own !== '');
+        $unasked = array_filter($own, fn (array $herb) => $herb['plant']->own === Herb::UNASKED);
         // That nobody said whether it is food is told where it is to be eaten, and stops it there.
-        $lacks = fn(Carrier $oil): array => array_values(array_diff($oil->unknown, ['food']));
-        $oils = array_values(array_filter($carriers, fn(Carrier $oil) => $lacks($oil) !== []));
+        $lacks = fn (Carrier $oil): array => array_values(array_diff($oil->unknown, ['food']));
+        $oils = array_values(array_filter($carriers, fn (Carrier $oil) => $lacks($oil) !== []));
 
         return [
             ['own-plant' => count($unasked) < count($own), 'own-unasked' => $unasked !== [], 'own-oil' => $oils !== []],
@@ -210,9 +210,9 @@ final readonly class Facts
                 : [
                     'own' => self::names(array_diff_key($own, $unasked)),
                     'own_unasked' => self::names($unasked),
-                    'own_oils' => self::all(array_map(fn(Carrier $oil) => $oil->said(), $oils)),
+                    'own_oils' => self::all(array_map(fn (Carrier $oil) => $oil->said(), $oils)),
                     'own_oils_lack' => self::all(
-                        array_map(fn(string $lack) => Said::of('own.lacks.' . $lack), array_merge([], ...array_map($lacks, $oils))),
+                        array_map(fn (string $lack) => Said::of('own.lacks.'.$lack), array_merge([], ...array_map($lacks, $oils))),
                     ),
                 ],
         ];
@@ -231,24 +231,24 @@ final readonly class Facts
     {
         $tags = $words = $doubted = [];
         foreach ($heeds as $heed) {
-            $tags['heed:' . $heed->id] = true;
+            $tags['heed:'.$heed->id] = true;
             $barred = [
                 ...array_map(
-                    fn(array $herb) => $herb['plant']->said(),
-                    array_values(array_filter($herbs, fn(array $herb) => $heed->barsHerb($herb['plant'], $eaten))),
+                    fn (array $herb) => $herb['plant']->said(),
+                    array_values(array_filter($herbs, fn (array $herb) => $heed->barsHerb($herb['plant'], $eaten))),
                 ),
-                ...array_map(fn(Carrier $oil) => $oil->said(), array_values(array_filter($carriers, $heed->barsOil(...)))),
-                ...array_column(array_filter($lots, fn(array $lot) => $heed->barsPart($lot['allergens'], $lot['food'])), 'called'),
+                ...array_map(fn (Carrier $oil) => $oil->said(), array_values(array_filter($carriers, $heed->barsOil(...)))),
+                ...array_column(array_filter($lots, fn (array $lot) => $heed->barsPart($lot['allergens'], $lot['food'])), 'called'),
             ];
-            $tags['barred:' . $heed->id] = $barred !== [];
-            $words['barred_' . $heed->id] = self::all($barred);
+            $tags['barred:'.$heed->id] = $barred !== [];
+            $words['barred_'.$heed->id] = self::all($barred);
             $doubted = [
                 ...$doubted,
                 ...array_map(
-                    fn(array $herb) => $herb['plant']->said(),
-                    array_values(array_filter($herbs, fn(array $herb) => $heed->doubtsHerb($herb['plant'], $eaten))),
+                    fn (array $herb) => $herb['plant']->said(),
+                    array_values(array_filter($herbs, fn (array $herb) => $heed->doubtsHerb($herb['plant'], $eaten))),
                 ),
-                ...array_map(fn(Carrier $oil) => $oil->said(), array_values(array_filter($carriers, $heed->doubtsOil(...)))),
+                ...array_map(fn (Carrier $oil) => $oil->said(), array_values(array_filter($carriers, $heed->doubtsOil(...)))),
             ];
         }
 
@@ -281,11 +281,11 @@ final readonly class Facts
         $trait = $rule->trait();
         $about = array_filter(
             $this->herbs,
-            fn(array $herb) => ($trait === null || $herb['plant']->has($trait)) && (!$rule->isOfWetHerb() || $herb['state']->isWet()),
+            fn (array $herb) => ($trait === null || $herb['plant']->has($trait)) && (! $rule->isOfWetHerb() || $herb['state']->isWet()),
         );
 
         return self::all(
-            array_map(fn(array $herb) => $name === 'herbs' ? $herb['plant']->said() : ['look_alikes' => $herb['plant']->id], $about),
+            array_map(fn (array $herb) => $name === 'herbs' ? $herb['plant']->said() : ['look_alikes' => $herb['plant']->id], $about),
         );
     }
 
@@ -295,7 +295,7 @@ final readonly class Facts
      */
     private static function names(array $herbs): array
     {
-        return self::all(array_map(fn(array $herb) => $herb['plant']->said(), $herbs));
+        return self::all(array_map(fn (array $herb) => $herb['plant']->said(), $herbs));
     }
 
     /**

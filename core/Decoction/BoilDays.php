@@ -33,7 +33,7 @@ final class BoilDays
         $from = $from->setTime((int) $from->format('H'), (int) $from->format('i'));
         $minutes = (int) ceil(round($hours * 60, 4));
         $aDay = (int) round($hoursADay * 60);
-        $far = $from->modify('+' . self::LOOK_AHEAD_DAYS . ' days');
+        $far = $from->modify('+'.self::LOOK_AHEAD_DAYS.' days');
         $sessions = [];
         $today = $from->format('Y-m-d');
         $had = (int) round($hadH * 60);

@@ -23,7 +23,7 @@ final readonly class BoilingPot
     public static function measured(float $diameterMm, float $heightMm): self
     {
         foreach (['diameter_mm' => $diameterMm, 'height_mm' => $heightMm] as $field => $mm) {
-            if (!is_finite($mm) || $mm < self::LEAST_MM || $mm > self::MOST_MM) {
+            if (! is_finite($mm) || $mm < self::LEAST_MM || $mm > self::MOST_MM) {
                 throw DecoctionException::pot($field);
             }
         }
@@ -71,7 +71,7 @@ final readonly class BoilingPot
     public function losesPerH(float $lowC, float $highC, float $roomC, bool $underOil, Tables $tables): array
     {
         $air = Air::saturation($roomC) * self::HUMIDITY;
-        $at = fn(float $celsius): float => Air::evaporation($this->areaM2(), min(99.9, $celsius), $air) * 3600 * 1000;
+        $at = fn (float $celsius): float => Air::evaporation($this->areaM2(), min(99.9, $celsius), $air) * 3600 * 1000;
         $held = $underOil ? $tables->table('decoction')->row('pot')->number('under_oil') : 1.0;
 
         return ['low' => $at($lowC) * $held, 'value' => ($at(($lowC + $highC) / 2) * (1 + $held)) / 2, 'high' => $at($highC)];

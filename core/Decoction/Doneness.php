@@ -43,7 +43,7 @@ final readonly class Doneness
      */
     public static function of(array $seen, string $fat = 'oil'): self
     {
-        if (!in_array($fat, self::FATS, true)) {
+        if (! in_array($fat, self::FATS, true)) {
             throw DecoctionException::sign('fat', $fat, self::FATS);
         }
         $why = [];
@@ -54,10 +54,10 @@ final readonly class Doneness
 
                 continue;
             }
-            if (!in_array($is, $may, true)) {
+            if (! in_array($is, $may, true)) {
                 throw DecoctionException::sign($sign, $is, $may);
             }
-            if (!self::agrees($sign, $is, $fat)) {
+            if (! self::agrees($sign, $is, $fat)) {
                 $why[] = $sign === 'froth' ? "froth-{$fat}" : "{$sign}-{$is}";
             }
         }

@@ -33,13 +33,13 @@ final readonly class Glycerite
     {
         $row = $tables->table('decoction')->row('glycerin');
         $share ??= $row->number('share');
-        if (!is_finite($share) || $share < $row->number('least') || $share > $row->number('most')) {
+        if (! is_finite($share) || $share < $row->number('least') || $share > $row->number('most')) {
             throw DecoctionException::glycerinShare($row->number('least'), $row->number('most'));
         }
-        if (!is_finite($totalG) || $totalG < 1 || $totalG > self::MOST_G) {
+        if (! is_finite($totalG) || $totalG < 1 || $totalG > self::MOST_G) {
             throw DecoctionException::amount('total');
         }
-        if ($nowG !== null && (!is_finite($nowG) || $nowG <= 0 || $nowG > self::MOST_G)) {
+        if ($nowG !== null && (! is_finite($nowG) || $nowG <= 0 || $nowG > self::MOST_G)) {
             throw DecoctionException::amount('extract_now');
         }
 
@@ -91,7 +91,7 @@ final readonly class Glycerite
     public function days(): int
     {
         return match (true) {
-            !$this->keepsItself() => (int) $this->tables->table('decoction')->row('keeps')->number('days'),
+            ! $this->keepsItself() => (int) $this->tables->table('decoction')->row('keeps')->number('days'),
             $this->share >= $this->row('full_from') - 1e-9 => (int) round($this->row('months') * 30.44),
             default => (int) round($this->row('months_weaker') * 30.44),
         };

@@ -62,6 +62,6 @@ final readonly class Hardness
      */
     public static function hardest(array $parts): self
     {
-        return array_reduce($parts, fn(self $a, self $b) => $b->order > $a->order ? $b : $a, $parts[0]);
+        return array_reduce($parts, fn (self $a, self $b) => $b->order > $a->order ? $b : $a, $parts[0]);
     }
 }

@@ -33,7 +33,7 @@ final readonly class LongOil
             'paste' => $amount * $row->number('oil_per_paste'),
             'liquid' => $amount / $row->number('liquid_per_oil'),
         };
-        if (!is_finite($oil) || $oil < self::LEAST_OIL_ML || $oil > self::MOST_OIL_ML) {
+        if (! is_finite($oil) || $oil < self::LEAST_OIL_ML || $oil > self::MOST_OIL_ML) {
             throw DecoctionException::amount($known);
         }
 
@@ -74,11 +74,11 @@ final readonly class LongOil
     public static function days(array $hours, ?float $hoursADay, Tables $tables): array
     {
         $row = $tables->table('decoction')->row('long_oil');
-        if ($hoursADay !== null && (!is_finite($hoursADay) || $hoursADay < 0.5 || $hoursADay > 16)) {
+        if ($hoursADay !== null && (! is_finite($hoursADay) || $hoursADay < 0.5 || $hoursADay > 16)) {
             throw DecoctionException::hoursADay();
         }
         [$least, $most] = $hoursADay === null ? [$row->number('least_h'), $row->number('most_h')] : [$hoursADay, $hoursADay];
-        $days = fn(float $h, float $aDay): int => (int) max(1, ceil(round($h / $aDay, 6)));
+        $days = fn (float $h, float $aDay): int => (int) max(1, ceil(round($h / $aDay, 6)));
 
         return [
             'low' => $days($hours['low'], $most),
@@ -114,7 +114,7 @@ final readonly class LongOil
                 $parts,
                 Reason::rule('paste-ground', ['hours' => $row->number('grind_h')]),
             ),
-            Figure::exactly($prefix . ($liquid === 'decoction' ? 'decoction_volume' : 'water_volume'), $this->liquidMl, 'mL', $parts),
+            Figure::exactly($prefix.($liquid === 'decoction' ? 'decoction_volume' : 'water_volume'), $this->liquidMl, 'mL', $parts),
             $rate->hours("{$prefix}hours", $this->liquidMl),
             Figure::between(
                 "{$prefix}days",

@@ -29,7 +29,7 @@ final readonly class Rate
     /** @throws DecoctionException */
     public static function said(float $mlPerH): self
     {
-        if (!is_finite($mlPerH) || $mlPerH < self::LEAST || $mlPerH > self::MOST) {
+        if (! is_finite($mlPerH) || $mlPerH < self::LEAST || $mlPerH > self::MOST) {
             throw DecoctionException::rate();
         }
 

@@ -22,8 +22,8 @@ final readonly class Solvents
 
         return array_values(
             array_map(
-                fn(Row $row) => ['id' => $row->text('id'), 'name' => $row->text('name')],
-                array_filter($this->table()->rows('worths'), fn(Row $row) => in_array($row->text('id'), $ids, true)),
+                fn (Row $row) => ['id' => $row->text('id'), 'name' => $row->text('name')],
+                array_filter($this->table()->rows('worths'), fn (Row $row) => in_array($row->text('id'), $ids, true)),
             ),
         );
     }
@@ -67,7 +67,7 @@ final readonly class Solvents
                 'planned' => $row->flag('planned'),
             ];
         }
-        usort($rows, fn(array $a, array $b) => [$b['fits'], $b['sum'], $b['most']] <=> [$a['fits'], $a['sum'], $a['most']]);
+        usort($rows, fn (array $a, array $b) => [$b['fits'], $b['sum'], $b['most']] <=> [$a['fits'], $a['sum'], $a['most']]);
 
         return $rows;
     }
@@ -77,8 +77,8 @@ final readonly class Solvents
     {
         $worths = array_column($this->worthsOf($herb), 'id');
         $takes = array_map(
-            fn(Row $row) => $row->row('takes')->number('oil'),
-            array_filter($this->table()->rows('worths'), fn(Row $row) => in_array($row->text('id'), $worths, true)),
+            fn (Row $row) => $row->row('takes')->number('oil'),
+            array_filter($this->table()->rows('worths'), fn (Row $row) => in_array($row->text('id'), $worths, true)),
         );
 
         return $takes === [] ? null : max($takes) >= self::WELL;
@@ -97,7 +97,7 @@ final readonly class Solvents
     {
         return array_values(
             array_map(
-                fn(Row $row) => ['id' => $row->text('id'), 'name' => $row->text('name'), 'why' => $row->text('why')],
+                fn (Row $row) => ['id' => $row->text('id'), 'name' => $row->text('name'), 'why' => $row->text('why')],
                 $this->table()->rows('uses'),
             ),
         );

@@ -52,12 +52,12 @@ final readonly class Availability
     {
         $read = [];
         foreach ($week as $day => $typed) {
-            if (!in_array((int) $day, range(1, 7), true)) {
+            if (! in_array((int) $day, range(1, 7), true)) {
                 throw DiaryException::weekday((string) $day);
             }
             $whiles = [];
-            $parts = array_map(fn(string $part) => trim($part, " \t\r\n"), explode(',', $typed));
-            foreach (array_filter($parts, fn(string $part) => $part !== '') as $part) {
+            $parts = array_map(fn (string $part) => trim($part, " \t\r\n"), explode(',', $typed));
+            foreach (array_filter($parts, fn (string $part) => $part !== '') as $part) {
                 $ends = preg_split('/\s*(?:-|–|to)\s*/u', $part) ?: [];
                 if (count($ends) !== 2) {
                     throw DiaryException::hours($part);
@@ -84,7 +84,7 @@ final readonly class Availability
             }
         }
         $all = [...$this->absences, ...$all];
-        usort($all, fn(array $a, array $b) => $a[0] <=> $b[0]);
+        usort($all, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $apart = [];
         foreach ($all as $each) {
             $last = count($apart) - 1;
@@ -128,7 +128,7 @@ final readonly class Availability
             $whiles = $this->cut($whiles);
         }
 
-        return array_map(fn(array $while) => new Interval($while[0], $while[1]), $whiles);
+        return array_map(fn (array $while) => new Interval($while[0], $while[1]), $whiles);
     }
 
     /**

@@ -27,7 +27,7 @@ final class Bookings
     /** @return list<CookerPlace> those a method is done in */
     public function placesFor(string $method): array
     {
-        return array_values(array_filter($this->places, fn(CookerPlace $place) => in_array($method, $place->kinds, true)));
+        return array_values(array_filter($this->places, fn (CookerPlace $place) => in_array($method, $place->kinds, true)));
     }
 
     /**
@@ -82,7 +82,7 @@ final class Bookings
         return $run === null
             ? []
             : array_values(
-                array_map(fn(CookerJob $each) => $each->called, array_filter($run->jobs, fn(CookerJob $each) => $each->id !== $job->id)),
+                array_map(fn (CookerJob $each) => $each->called, array_filter($run->jobs, fn (CookerJob $each) => $each->id !== $job->id)),
             );
     }
 }

@@ -28,7 +28,7 @@ final class Burners
             }
         }
         // Where one goes off as another comes on, the burner is free between them.
-        usort($turns, fn(array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+        usort($turns, fn (array $a, array $b) => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         $all = [];
         $on = 0;
         $since = null;

@@ -64,7 +64,7 @@ final class CookerDiary
         $far = $now->modify('+10 years');
         usort(
             $free,
-            fn(CookerJob $a, CookerJob $b) => [$a->dueBy ?? $far, $a->earliest, -$a->hours, $a->id] <=> [
+            fn (CookerJob $a, CookerJob $b) => [$a->dueBy ?? $far, $a->earliest, -$a->hours, $a->id] <=> [
                 $b->dueBy ?? $far,
                 $b->earliest,
                 -$b->hours,
@@ -74,7 +74,7 @@ final class CookerDiary
         foreach ($free as $job) {
             $diary->add($job);
         }
-        usort($diary->runs, fn(CookerRun $a, CookerRun $b) => [$a->start(), $a->place] <=> [$b->start(), $b->place]);
+        usort($diary->runs, fn (CookerRun $a, CookerRun $b) => [$a->start(), $a->place] <=> [$b->start(), $b->place]);
 
         return $diary;
     }
@@ -104,7 +104,7 @@ final class CookerDiary
     /** Times a cooker is switched on, in all. */
     public function sessions(): int
     {
-        return array_sum(array_map(fn(CookerRun $run) => count($run->sessions), $this->runs));
+        return array_sum(array_map(fn (CookerRun $run) => count($run->sessions), $this->runs));
     }
 
     /** What to say of a job that comes too late, or not at all; null when all is well. */
@@ -128,13 +128,13 @@ final class CookerDiary
 
     private function add(CookerJob $job): void
     {
-        $able = array_values(array_filter($this->places, fn(CookerPlace $place) => in_array($job->kind, $place->kinds, true)));
+        $able = array_values(array_filter($this->places, fn (CookerPlace $place) => in_array($job->kind, $place->kinds, true)));
         if ($able === []) {
             $this->without[$job->id] = Said::of('diary.no-cooker', ['called' => $job->called]);
 
             return;
         }
-        $roomy = array_values(array_filter($able, fn(CookerPlace $place) => $this->fits($place, $job->widths)));
+        $roomy = array_values(array_filter($able, fn (CookerPlace $place) => $this->fits($place, $job->widths)));
         if ($roomy === []) {
             $this->without[$job->id] = Said::of('diary.no-room', [
                 'called' => $job->called,
@@ -197,20 +197,20 @@ final class CookerDiary
         foreach ($this->runs as $at => $run) {
             $place = $this->placeOf($run->place);
             // What has begun is left as it is.
-            if ($place === null || !$job->sharesWarmthWith($run->jobs[0]) || $run->jobs[0]->standsIn !== null) {
+            if ($place === null || ! $job->sharesWarmthWith($run->jobs[0]) || $run->jobs[0]->standsIn !== null) {
                 continue;
             }
             $jobs = [...$run->jobs, $job];
-            if (!$this->fits($place, array_merge(...array_map(fn(CookerJob $each) => $each->widths, $jobs)))) {
+            if (! $this->fits($place, array_merge(...array_map(fn (CookerJob $each) => $each->widths, $jobs)))) {
                 continue;
             }
-            $earliest = max(array_map(fn(CookerJob $each) => $each->earliest, $jobs));
+            $earliest = max(array_map(fn (CookerJob $each) => $each->earliest, $jobs));
             $warmUp = $place->warmUpMin($jobs);
             $sessions = $this->free(
                 $run->place,
-                max(array_map(fn(CookerJob $each) => $each->hours, $jobs)),
+                max(array_map(fn (CookerJob $each) => $each->hours, $jobs)),
                 $warmUp,
-                max(array_map(fn(CookerJob $each) => $each->tailMin, $jobs)),
+                max(array_map(fn (CookerJob $each) => $each->tailMin, $jobs)),
                 max($earliest, $this->now),
                 $job->attended,
                 $at,
@@ -266,10 +266,10 @@ final class CookerDiary
                 $taken[] = $run;
             }
         }
-        $starts = array_filter(array_map(fn(CookerRun $run) => $run->end(), $taken), fn(\DateTimeImmutable $end) => $end > $from);
+        $starts = array_filter(array_map(fn (CookerRun $run) => $run->end(), $taken), fn (\DateTimeImmutable $end) => $end > $from);
         $starts[] = $from;
         sort($starts);
-        $far = $this->now->modify('+' . self::DAYS . ' days');
+        $far = $this->now->modify('+'.self::DAYS.' days');
         foreach ($starts as $start) {
             $sessions = $attended
                 ? Timetable::sessions($hours, $start, $this->availability, $warmUp, $tail)
@@ -297,9 +297,9 @@ final class CookerDiary
      */
     private function goOn(string $place, array $jobs): CookerRun
     {
-        $hours = max(array_map(fn(CookerJob $job) => $job->hours, $jobs));
+        $hours = max(array_map(fn (CookerJob $job) => $job->hours, $jobs));
         $warmUp = $this->placeOf($place)?->warmUpMin($jobs) ?? 0;
-        $since = array_filter(array_map(fn(CookerJob $job) => $job->onSince, $jobs));
+        $since = array_filter(array_map(fn (CookerJob $job) => $job->onSince, $jobs));
         if ($since !== []) {
             // From the switching on: the hours are those still to come from then.
             $on = min($since);
@@ -321,7 +321,7 @@ final class CookerDiary
             $jobs,
             Timetable::sessions(
                 $hours,
-                max($this->now, ...array_map(fn(CookerJob $job) => $job->earliest, $jobs)),
+                max($this->now, ...array_map(fn (CookerJob $job) => $job->earliest, $jobs)),
                 $this->availability,
                 $warmUp,
             ),
@@ -345,7 +345,7 @@ final class CookerDiary
     {
         rsort($widths);
 
-        return $this->fits[$place->cooker->id . ':' . implode(',', array_map(fn(float $w) => round($w, 1), $widths))] ??=
+        return $this->fits[$place->cooker->id.':'.implode(',', array_map(fn (float $w) => round($w, 1), $widths))] ??=
             Packing::place($place->cooker, $widths) !== null;
     }
 }

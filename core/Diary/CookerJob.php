@@ -75,7 +75,7 @@ final readonly class CookerJob
      */
     public static function of(array $stored, \DateTimeZone $zone): self
     {
-        $moment = fn(int $seconds): \DateTimeImmutable => (new \DateTimeImmutable('@' . $seconds))->setTimezone($zone);
+        $moment = fn (int $seconds): \DateTimeImmutable => (new \DateTimeImmutable('@'.$seconds))->setTimezone($zone);
 
         return new self(
             $stored['id'],

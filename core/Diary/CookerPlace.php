@@ -25,8 +25,8 @@ final readonly class CookerPlace
      */
     public function warmUpMin(array $jobs): int
     {
-        $loads = array_values(array_filter(array_map(fn(CookerJob $job) => $job->load, $jobs)));
-        $said = max(array_map(fn(CookerJob $job) => $job->warmUpMin, $jobs));
+        $loads = array_values(array_filter(array_map(fn (CookerJob $job) => $job->load, $jobs)));
+        $said = max(array_map(fn (CookerJob $job) => $job->warmUpMin, $jobs));
 
         return $this->heater === null || $loads === []
             ? $said

@@ -153,7 +153,7 @@ final class DiaryException extends RefusedException
     {
         return new self(
             'never_so',
-            'What is kept cold of fresh herb has four days, and is not entered afterwards: use it up or freeze it within them, ' .
+            'What is kept cold of fresh herb has four days, and is not entered afterwards: use it up or freeze it within them, '.
                 'and throw away what is older or of which nobody knows the hour.',
         );
     }

@@ -36,7 +36,7 @@ final class HomeHours
             if ($to <= $from) {
                 throw DiaryException::endsFirst($part);
             }
-            $whiles[] = TimeOfDay::text($from) . '-' . TimeOfDay::text($to);
+            $whiles[] = TimeOfDay::text($from).'-'.TimeOfDay::text($to);
         }
 
         return implode(', ', $whiles);
@@ -49,7 +49,7 @@ final class HomeHours
      */
     private static function ends(string $part): array
     {
-        $minute = fn(string $time): int => TimeOfDay::minute($time) ?? throw DiaryException::hours($part);
+        $minute = fn (string $time): int => TimeOfDay::minute($time) ?? throw DiaryException::hours($part);
         if (preg_match('/^(?:from|after)\s+(\S.*)$/iu', $part, $m) === 1 && preg_match('/-|–|\bto\b|\btill\b|\buntil\b/u', $m[1]) !== 1) {
             return [$minute($m[1]), 1439];
         }

@@ -19,14 +19,14 @@ final readonly class Labour
     public static function of(Method $method, float $hours, Timetable $times, bool $strains = true): self
     {
         $out = $strains ? [Step::Strain, Step::Decant, Step::Bottle] : [Step::Ready];
-        $minutes = array_sum(array_map(fn(Step $step) => $step->minutes(), [Step::Fill, ...$out]));
+        $minutes = array_sum(array_map(fn (Step $step) => $step->minutes(), [Step::Fill, ...$out]));
         $shakes = max(0.0, ceil($hours / $method->tending->shakeEveryH) - 1);
         $minutes += $shakes * Step::Shake->minutes();
         $minutes += $method->heated
             ? count($times->sessions) * 2 * Step::WarmOn->minutes()
             : Step::TopUp->minutes() + floor($hours / 168) * Step::Check->minutes();
 
-        $warm = array_sum(array_map(fn(Interval $each) => $each->seconds(), $times->sessions)) / 3600;
+        $warm = array_sum(array_map(fn (Interval $each) => $each->seconds(), $times->sessions)) / 3600;
 
         return new self($minutes, $method->tending->attended ? $warm : 0.0);
     }

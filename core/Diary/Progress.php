@@ -36,7 +36,7 @@ final readonly class Progress
     /** Warm sessions that are still to come, or going on. */
     public function warmSessionsLeft(): int
     {
-        return count(array_filter($this->tasks, fn(Task $task) => $task->step === Step::WarmOff));
+        return count(array_filter($this->tasks, fn (Task $task) => $task->step === Step::WarmOff));
     }
 
     /**
@@ -73,7 +73,7 @@ final readonly class Progress
         // What is never strained is ready to be used out of what it stands in.
         $bottledAt = $done['bottle'] ?? ($done['ready'] ?? null);
         $strainedAt = $done['strain'] ?? ($done['ready'] ?? null);
-        $decanted = !$routine->rests() || isset($done['decant']) || isset($skipped['decant']);
+        $decanted = ! $routine->rests() || isset($done['decant']) || isset($skipped['decant']);
         $stage = match (true) {
             $discarded => Stage::Discarded,
             $bottledAt !== null => Stage::Bottled,
@@ -84,14 +84,14 @@ final readonly class Progress
         };
         $warmed = $method->heated ? Warmed::from($events, $routine) : Warmed::none();
         $timetable = Timetable::lay(
-            $filledAt === null && !isset($skipped['moisten']) ? $routine : $routine->soaked(),
+            $filledAt === null && ! isset($skipped['moisten']) ? $routine : $routine->soaked(),
             $filledAt ?? ($done['moisten'] ?? $startAt),
             $availability,
             $warmed,
             $slots,
             $filledAt !== null,
         );
-        $last = fn(string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
+        $last = fn (string $key) => max($done[$key] ?? null, $skipped[$key] ?? null);
         $tasks = match ($stage) {
             Stage::Discarded => [],
             Stage::Bottled => self::keeping($bottledAt, $last('smell'), $upkeep, $availability, $method),
@@ -117,15 +117,15 @@ final readonly class Progress
             ],
         };
         $tasks = array_map(
-            fn(Task $task) => match (true) {
-                !isset($later[$task->key()]) => $task,
+            fn (Task $task) => match (true) {
+                ! isset($later[$task->key()]) => $task,
                 // A place in a shared cooker may come later still than it was put off to.
                 $task->step === Step::WarmOn => $task->putOffTo(max($later[$task->key()], $task->dueAt)),
                 default => $task->putOffTo($later[$task->key()]),
             },
             $tasks,
         );
-        usort($tasks, fn(Task $a, Task $b) => $a->dueAt <=> $b->dueAt);
+        usort($tasks, fn (Task $a, Task $b) => $a->dueAt <=> $b->dueAt);
 
         // From when it can be put to warm: filled, off again, and not before somebody put it off to.
         $warmFrom = $method->heated
@@ -214,20 +214,20 @@ final readonly class Progress
         Warmed $warmed,
     ): array {
         $method = $routine->method;
-        $soaking = !$filled && $times->beginAt < $times->fillAt;
+        $soaking = ! $filled && $times->beginAt < $times->fillAt;
         $moistened = $last('moisten') !== null;
         // What is poured hot is warmed first, and that is a thing to do by itself.
-        $cold = !$filled && $method->has(Method::POURED_HOT) && $last('warm_oil') === null;
+        $cold = ! $filled && $method->has(Method::POURED_HOT) && $last('warm_oil') === null;
         $tasks = $filled
             ? []
             : [
-                ...$soaking && !$moistened ? [self::task(Step::Moisten, $times->beginAt, $method)] : [],
+                ...$soaking && ! $moistened ? [self::task(Step::Moisten, $times->beginAt, $method)] : [],
                 ...$cold ? [self::task(Step::WarmOil, $times->fillAt, $method)] : [],
                 self::task(
                     Step::Fill,
                     $cold ? Later::minutes($times->fillAt, Step::WarmOil->minutes()) : $times->fillAt,
                     $method,
-                    open: !$cold && (!$soaking || $moistened),
+                    open: ! $cold && (! $soaking || $moistened),
                 ),
             ];
         $tasks = [
@@ -237,8 +237,8 @@ final readonly class Progress
                 : self::shelving($method, $times, $filled, $last, $availability),
         ];
         $warmthDue = $method->heated && ($warmed->onSince !== null || $warmed->left($routine->hours) > 0);
-        $tasks[] = self::task($routine->strains ? Step::Strain : Step::Ready, $times->strainAt, $method, open: $filled && !$warmthDue);
-        if (!$routine->strains) {
+        $tasks[] = self::task($routine->strains ? Step::Strain : Step::Ready, $times->strainAt, $method, open: $filled && ! $warmthDue);
+        if (! $routine->strains) {
             return $tasks;
         }
 
@@ -260,7 +260,7 @@ final readonly class Progress
         $every = [[Step::Shake, $method->tending->shakeEveryH], [Step::Check, self::CHECK_EVERY_H]];
         foreach ($every as [$step, $hours]) {
             $since = $last($step->value) ?? $times->fillAt;
-            $due = $availability->midMorning($since->modify('+' . (int) $hours . ' hours'));
+            $due = $availability->midMorning($since->modify('+'.(int) $hours.' hours'));
             if ($due < $times->strainAt) {
                 $tasks[] = self::task($step, $due, $method, open: $filled);
             }
@@ -298,7 +298,7 @@ final readonly class Progress
             }
             // In the warmth herb drinks soonest: half an inch may be gone in an hour. What is shut tight is not opened for it.
             $drunk = $availability->nextAwake(Later::hours($on ?? $session->from, 1));
-            if ($nth === 1 && $last('top_up') === null && !$method->has(Method::LID_TIGHT) && $drunk < $session->to) {
+            if ($nth === 1 && $last('top_up') === null && ! $method->has(Method::LID_TIGHT) && $drunk < $session->to) {
                 $tasks[] = self::task(Step::TopUp, $drunk, $method, open: $on !== null);
             }
             $tasks[] = self::task(Step::WarmOff, $session->to, $method, $nth, $on !== null);

@@ -38,7 +38,7 @@ final readonly class Reservation
     {
         return new self(
             array_map(
-                fn(array $slot) => new Interval(new \DateTimeImmutable($slot['from']), new \DateTimeImmutable($slot['to'])),
+                fn (array $slot) => new Interval(new \DateTimeImmutable($slot['from']), new \DateTimeImmutable($slot['to'])),
                 $stored['slots'],
             ),
             $stored['cooker'] ?? null,
@@ -52,7 +52,7 @@ final readonly class Reservation
     /** As it was stored, decoded; null where there is none. */
     public static function read(mixed $stored): ?self
     {
-        if (!is_array($stored) || !isset($stored['slots'])) {
+        if (! is_array($stored) || ! isset($stored['slots'])) {
             return null;
         }
 
@@ -70,7 +70,7 @@ final readonly class Reservation
     public function toArray(): array
     {
         return [
-            'slots' => array_map(fn(Interval $slot) => $slot->toArray(), $this->slots),
+            'slots' => array_map(fn (Interval $slot) => $slot->toArray(), $this->slots),
             'cooker' => $this->cooker,
             'cooker_name' => $this->cookerName,
             'warm_up_min' => $this->warmUpMin,

@@ -32,7 +32,7 @@ final readonly class Routine
     /** Whether it is strained before it sets, and not left to cool. */
     public function isWorkedWarm(): bool
     {
-        return $this->strains && !$this->settles;
+        return $this->strains && ! $this->settles;
     }
 
     /** Whether it stands a day between its straining and its bottles. */

@@ -70,7 +70,7 @@ enum Step: string
     /** As logbooks name it: the second time is told from the first. */
     public function key(int $nth = 1): string
     {
-        return $this->value . ($nth > 1 ? '-' . $nth : '');
+        return $this->value.($nth > 1 ? '-'.$nth : '');
     }
 
     /** Waiting is not something to do. */

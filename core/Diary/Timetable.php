@@ -64,9 +64,9 @@ final readonly class Timetable
         $filling = Step::Fill->minutes() + ($routine->method->has(Method::POURED_HOT) ? Step::WarmOil->minutes() : 0);
         $beginAt = $filled ? $fillAt : $availability->forWork($fillAt, $filling);
         $fillAt = $routine->soakH > 0 ? $availability->forWork(Later::hours($beginAt, $routine->soakH), $filling) : $beginAt;
-        if (!$routine->method->heated) {
+        if (! $routine->method->heated) {
             $strainAt = $availability->midMorning(
-                $fillAt->modify('+' . (int) ceil($routine->hours / 24) . ' days'),
+                $fillAt->modify('+'.(int) ceil($routine->hours / 24).' days'),
                 Step::Strain->minutes(),
             );
 
@@ -102,7 +102,7 @@ final readonly class Timetable
         array $slots,
         bool $filled,
     ): self {
-        if (!$filled) {
+        if (! $filled) {
             // Until it is warm the hours run as well.
             $whole = self::FILLING_MINUTES + $routine->minutesFor($routine->hours) + self::COOLING_MINUTES + Step::Strain->minutes();
             $from = $slots === [] ? $fillAt : max($fillAt, Later::minutes($slots[0]->from, -self::FILLING_MINUTES));
@@ -163,7 +163,7 @@ final readonly class Timetable
             $from = $to;
         }
         if ($left > 1 / 60 || $sessions === []) {
-            $reserved = array_sum(array_map(fn(Interval $slot) => $routine->worthH($slot->from, $slot->to), $slots));
+            $reserved = array_sum(array_map(fn (Interval $slot) => $routine->worthH($slot->from, $slot->to), $slots));
             // What the diary keeps stands as long as it is for the hours that are left.
             $sessions = [
                 ...$sessions,
@@ -224,7 +224,7 @@ final readonly class Timetable
     {
         $after =
             match (true) {
-                !$routine->strains => self::COOLING_MINUTES,
+                ! $routine->strains => self::COOLING_MINUTES,
                 $routine->settles => self::SETTLE_HOURS * 60 + self::COOLING_MINUTES,
                 default => self::STILL_WARM_MINUTES,
             } + (int) round($routine->standsH * 60);
@@ -258,7 +258,7 @@ final readonly class Timetable
         }
 
         // Nobody is there for so long that no start fits: so long ago that it has gone by.
-        return $day->modify('-' . self::LOOK_BACK_DAYS . ' days');
+        return $day->modify('-'.self::LOOK_BACK_DAYS.' days');
     }
 
     /**
@@ -282,7 +282,7 @@ final readonly class Timetable
             return [$whole];
         }
         $sessions = [];
-        $far = $from->modify('+' . self::LOOK_AHEAD_DAYS . ' days');
+        $far = $from->modify('+'.self::LOOK_AHEAD_DAYS.' days');
         while ($minutes > 0 && $from < $far && ($while = $availability->whileFrom($from)) !== null) {
             $room = (int) min($minutes + $warmUpMin, $while->minutes() - $tailMin);
             if ($room - $warmUpMin >= min($minutes, self::LEAST_SESSION_H * 60)) {

@@ -28,7 +28,7 @@ final readonly class FaultFinder
     {
         return array_values(
             array_map(
-                fn(Row $row) => [
+                fn (Row $row) => [
                     'id' => $row->text('id'),
                     'says' => $row->text('says'),
                     'of' => $row->texts('of'),
@@ -49,13 +49,13 @@ final readonly class FaultFinder
 
         return array_values(
             array_map(
-                fn(Row $row) => [
+                fn (Row $row) => [
                     'id' => $row->text('id'),
                     'name' => $row->text('name'),
                     'test' => $row->text('test'),
                     'do' => $row->text('do'),
                     'keep' => $row->oneOf('keep', self::KEEPS),
-                    'signs' => array_map(fn(string|int $id) => $says[$id] ?? (string) $id, array_keys($row->numbers('signs'))),
+                    'signs' => array_map(fn (string|int $id) => $says[$id] ?? (string) $id, array_keys($row->numbers('signs'))),
                 ],
                 $this->table()->rows('causes'),
             ),
@@ -75,7 +75,7 @@ final readonly class FaultFinder
     {
         $known = array_column($this->signs(), null, 'id');
         foreach ($signs as $sign) {
-            if (!isset($known[$sign])) {
+            if (! isset($known[$sign])) {
                 throw FaultException::unknown($sign);
             }
         }
@@ -96,7 +96,7 @@ final readonly class FaultFinder
             $for = $against = [];
             foreach ($cause->rows('evidence') as $row) {
                 $fact = $row->text('fact');
-                if (!isset($facts[$fact])) {
+                if (! isset($facts[$fact])) {
                     continue;
                 }
                 $weight = (int) $row->number('weight');
@@ -118,7 +118,7 @@ final readonly class FaultFinder
             ];
         }
         // Of equals, the order to check in.
-        usort($found, fn(array $a, array $b) => [$b['score'], $a['order']] <=> [$a['score'], $b['order']]);
+        usort($found, fn (array $a, array $b) => [$b['score'], $a['order']] <=> [$a['score'], $b['order']]);
         $best = $found[0]['score'] ?? 0;
         $causes = array_map(function (array $cause) use ($best): array {
             unset($cause['order']);
@@ -130,7 +130,7 @@ final readonly class FaultFinder
 
             return $cause;
         }, $found);
-        $discard = array_filter($signs, fn(string $sign) => $known[$sign]['discard']) !== [];
+        $discard = array_filter($signs, fn (string $sign) => $known[$sign]['discard']) !== [];
 
         return [
             'keep' => $discard ? 'discard' : $causes[0]['keep'] ?? 'use-soon',
@@ -149,9 +149,9 @@ final readonly class FaultFinder
     /** @param  array<string, string>  $with */
     private static function said(string $words, array $with): string
     {
-        $said = strtr($words, array_combine(array_map(fn(string $key) => '{' . $key . '}', array_keys($with)), $with));
+        $said = strtr($words, array_combine(array_map(fn (string $key) => '{'.$key.'}', array_keys($with)), $with));
 
-        return mb_strtoupper(mb_substr($said, 0, 1)) . mb_substr($said, 1);
+        return mb_strtoupper(mb_substr($said, 0, 1)).mb_substr($said, 1);
     }
 
     private function table(): Row

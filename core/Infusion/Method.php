@@ -138,7 +138,7 @@ final readonly class Method
      */
     public function handlingFor(HerbMix $mix): array
     {
-        $lines = array_map(fn(string $where) => Said::of("handling:{$this->id}.{$where}"), $this->tending->linesFor($mix));
+        $lines = array_map(fn (string $where) => Said::of("handling:{$this->id}.{$where}"), $this->tending->linesFor($mix));
         if ($mix->isPowder()) {
             $lines[] = Said::of('step.powder-in-a-bag');
         }

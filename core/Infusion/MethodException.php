@@ -36,7 +36,7 @@ final class MethodException extends RefusedException
         return new self(
             'solid_oil',
             sprintf(
-                '%s is solid under about %d °C, and a solid fat does not infuse on a cold shelf. Warm it in the ' .
+                '%s is solid under about %d °C, and a solid fat does not infuse on a cold shelf. Warm it in the '.
                     'double boiler or slow cooker, or make it the lesser part of a liquid oil.',
                 ucfirst($oil),
                 (int) round($setsBelowC),

@@ -16,7 +16,7 @@ final class Methods
 
     public static function of(Tables $tables): self
     {
-        return $tables->made(self::class, fn() => new self($tables));
+        return $tables->made(self::class, fn () => new self($tables));
     }
 
     /** @return array<string, Method> */

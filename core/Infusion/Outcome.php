@@ -50,6 +50,6 @@ final readonly class Outcome
     /** With what to look for when it surprises. */
     public function says(): Said
     {
-        return Said::of('outcome.' . str_replace(' ', '-', $this->verdict), ['share' => ['%' => round($this->shareOfExpected * 100)]]);
+        return Said::of('outcome.'.str_replace(' ', '-', $this->verdict), ['share' => ['%' => round($this->shareOfExpected * 100)]]);
     }
 }

@@ -52,7 +52,7 @@ final readonly class OwnHours
         if ($hours === null && $targetC === null) {
             return $school;
         }
-        if ($targetC !== null && !$method->heated) {
+        if ($targetC !== null && ! $method->heated) {
             throw MethodException::noWarmth($method->name);
         }
         $targetC ??= $school->targetC;
@@ -94,7 +94,7 @@ final readonly class OwnHours
     /** The most hours any school leaves it, where what was set is more; else null. */
     public static function longerThan(Method $method, Variant $own): ?float
     {
-        $most = max(array_map(fn(Variant $school) => $school->mostH, $method->variants));
+        $most = max(array_map(fn (Variant $school) => $school->mostH, $method->variants));
 
         return self::is($own) && $own->usualH > $most ? $most : null;
     }
@@ -102,11 +102,11 @@ final readonly class OwnHours
     private static function least(Method $method, ?float $targetC): float
     {
         // Cooler than any is as the coolest of them.
-        $coolest = min(array_map(fn(Variant $school) => (float) $school->targetC, $method->variants));
+        $coolest = min(array_map(fn (Variant $school) => (float) $school->targetC, $method->variants));
         $warmth = max((float) $targetC, $coolest) + 0.5;
-        $cooler = array_filter($method->variants, fn(Variant $school) => (float) $school->targetC <= $warmth);
+        $cooler = array_filter($method->variants, fn (Variant $school) => (float) $school->targetC <= $warmth);
 
-        return min(array_map(fn(Variant $school) => $school->leastH, $cooler ?: $method->variants));
+        return min(array_map(fn (Variant $school) => $school->leastH, $cooler ?: $method->variants));
     }
 
     /**
@@ -119,8 +119,8 @@ final readonly class OwnHours
         if ($targetC < self::LEAST_C) {
             throw MethodException::tooCool(self::LEAST_C);
         }
-        $ceilings = array_map(fn(Variant $school) => (float) $school->ceilingC, $method->variants);
-        $over = array_filter($ceilings, fn(float $ceiling) => $ceiling >= $targetC + self::UNDER_CEILING_C);
+        $ceilings = array_map(fn (Variant $school) => (float) $school->ceilingC, $method->variants);
+        $over = array_filter($ceilings, fn (float $ceiling) => $ceiling >= $targetC + self::UNDER_CEILING_C);
 
         return $over === [] ? throw MethodException::tooHot($method->name, max($ceilings) - self::UNDER_CEILING_C) : min($over);
     }
@@ -128,9 +128,9 @@ final readonly class OwnHours
     /** The most hours that any school holds it at such a warmth, or at a warmer one. */
     private static function longest(Method $method, float $targetC): float
     {
-        $hottest = max(array_map(fn(Variant $school) => (float) $school->targetC, $method->variants));
-        $asHot = array_filter($method->variants, fn(Variant $school) => (float) $school->targetC >= min($targetC, $hottest) - 0.5);
+        $hottest = max(array_map(fn (Variant $school) => (float) $school->targetC, $method->variants));
+        $asHot = array_filter($method->variants, fn (Variant $school) => (float) $school->targetC >= min($targetC, $hottest) - 0.5);
 
-        return max(array_map(fn(Variant $school) => $school->mostH, $asHot ?: $method->variants));
+        return max(array_map(fn (Variant $school) => $school->mostH, $asHot ?: $method->variants));
     }
 }

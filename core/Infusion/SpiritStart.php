@@ -30,7 +30,7 @@ final class SpiritStart
         if ($mix->state !== State::Dried || $mix->isMixedState()) {
             throw MethodException::spiritDryOnly();
         }
-        if (!$method->heated) {
+        if (! $method->heated) {
             throw MethodException::spiritHeatedOnly($method->name);
         }
     }
@@ -48,6 +48,6 @@ final class SpiritStart
     /** Whether the spirit can leave again by this way: warm, open, and no flame near it. */
     public static function leaves(Method $method): bool
     {
-        return $method->heated && !$method->has(Method::OVER_FLAME) && !$method->has(Method::LID_TIGHT);
+        return $method->heated && ! $method->has(Method::OVER_FLAME) && ! $method->has(Method::LID_TIGHT);
     }
 }

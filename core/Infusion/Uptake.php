@@ -38,7 +38,7 @@ final readonly class Uptake
     public static function by(string $way, Tables $tables, ?UptakeSeen $seen = null): self
     {
         $table = $tables->table('uptake');
-        $losses = array_sum(array_map(fn(Row $loss) => $loss->number('value'), $table->rows('losses')));
+        $losses = array_sum(array_map(fn (Row $loss) => $loss->number('value'), $table->rows('losses')));
         foreach ($table->rows('rows') as $row) {
             if ($row->text('id') === $way) {
                 $prior = $row->number('ml_per_g');
@@ -101,7 +101,7 @@ final readonly class Uptake
      */
     public function yield(float $oilMl, float $herbG): array
     {
-        $bound = fn(float $ml) => max(0.0, min($oilMl, $ml));
+        $bound = fn (float $ml) => max(0.0, min($oilMl, $ml));
         $out = $oilMl - $this->mlPerGram * $herbG - $this->lossesMl;
         $spread = self::NINE_IN_TEN * $this->sd * $herbG;
 

@@ -24,7 +24,7 @@ final readonly class UptakeSpread
     public static function of(Tables $tables): self
     {
         $spread = $tables->table('uptake')->row('spread');
-        $value = fn(string $key): float => $spread->row($key)->number('value');
+        $value = fn (string $key): float => $spread->row($key)->number('value');
 
         return new self($value('between_houses'), $value('between_batches'), $value('measuring'), $value('odd_from'));
     }
@@ -68,7 +68,7 @@ final readonly class UptakeSpread
         }
         $middle = self::median($all);
 
-        return [$middle, self::NORMAL * self::median(array_map(fn(float $each) => abs($each - $middle), $all))];
+        return [$middle, self::NORMAL * self::median(array_map(fn (float $each) => abs($each - $middle), $all))];
     }
 
     /** @param  non-empty-list<float>  $values */

@@ -80,11 +80,11 @@ final readonly class YieldHistory
      */
     public static function uptake(float $oilMl, float $outMl, float $dryG, float $lossesMl): float
     {
-        if (!is_finite($oilMl + $outMl + $dryG) || $oilMl <= 0 || $oilMl > 100_000 || $dryG <= 0.01 || $dryG > 100_000 || $outMl < 0) {
+        if (! is_finite($oilMl + $outMl + $dryG) || $oilMl <= 0 || $oilMl > 100_000 || $dryG <= 0.01 || $dryG > 100_000 || $outMl < 0) {
             throw new YieldException('out_of_range', 'Oil poured, herb and oil got out are each above nought, and of a kitchen’s size.');
         }
         if ($outMl > $oilMl * 1.02) {
-            throw YieldException::moreThanWentIn(round($outMl) . ' mL', round($oilMl) . ' mL');
+            throw YieldException::moreThanWentIn(round($outMl).' mL', round($oilMl).' mL');
         }
 
         return max(0.0, $oilMl - $outMl - $lossesMl) / $dryG;

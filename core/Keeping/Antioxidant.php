@@ -95,7 +95,7 @@ final readonly class Antioxidant
 
     private static function checkOil(float $oilMl): void
     {
-        if (!is_finite($oilMl) || $oilMl <= 0 || $oilMl > 20_000) {
+        if (! is_finite($oilMl) || $oilMl <= 0 || $oilMl > 20_000) {
             throw KeepingException::noOil();
         }
     }

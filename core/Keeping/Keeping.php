@@ -49,7 +49,7 @@ final readonly class Keeping
         $glass = self::row($table, 'glass', $facts->glass, 'glass');
         $antioxidant = self::row($table, 'antioxidants', $facts->antioxidant, 'antioxidant');
         $oils = self::oils($blend, $facts);
-        $spent = array_values(array_map(fn(array $oil) => $oil['id'], array_filter($oils, fn(array $oil) => $oil['spent'])));
+        $spent = array_values(array_map(fn (array $oil) => $oil['id'], array_filter($oils, fn (array $oil) => $oil['spent'])));
         if ($facts->storage === ColdStorage::FRIDGE || ($facts->kitchen && $state->isWet() && $facts->storage !== ColdStorage::SOURED)) {
             $by = ColdStorage::useBy($facts->filledAt);
 
@@ -84,11 +84,11 @@ final readonly class Keeping
             Reason::rule($blend->isSingle() ? 'keeps-single' : 'keeps-weakest', [
                 'oil' => ['oil' => $weakest['id']],
                 'months' => $weakest['opened'],
-                'cap' => $capped && !$state->isWet() && !$facts->onHerb ? Said::of('keeps.two-years') : '',
+                'cap' => $capped && ! $state->isWet() && ! $facts->onHerb ? Said::of('keeps.two-years') : '',
             ]),
             ...$capped ? $cap->reasons : [],
         ];
-        if (!$blend->isSingle() && is_finite($rate)) {
+        if (! $blend->isSingle() && is_finite($rate)) {
             $reasons[] = Reason::rule('keeps-blend', ['months' => round(min($cap->months, 1 / $rate), 1)]);
         }
         foreach ($oils as $oil) {
@@ -189,8 +189,7 @@ final readonly class Keeping
                 'gone' => $gone,
                 'since' => $lot['opened'],
                 'sellers' => $lot['best_before'],
-                'spent' =>
-                    $months <= 0.0 ||
+                'spent' => $months <= 0.0 ||
                     ($lot['best_before'] !== null && $lot['best_before']->setTime(0, 0) < $facts->strainedAt->setTime(0, 0)),
             ];
         }
@@ -207,13 +206,13 @@ final readonly class Keeping
             $hours = array_sum(array_column($facts->heat, 'hours'));
             $reasons[] = Reason::rule('keeps-heat', [
                 'hours' => round($hours, 1),
-                'celsius' => round(array_sum(array_map(fn(array $had) => $had['hours'] * $had['celsius'], $facts->heat)) / $hours),
+                'celsius' => round(array_sum(array_map(fn (array $had) => $had['hours'] * $had['celsius'], $facts->heat)) / $hours),
                 'months' => round($heat, 2),
             ]);
         }
         foreach (['place' => $place, 'glass' => $glass, 'antioxidant' => $antioxidant] as $what => $row) {
             if ($row->number('factor') !== 1.0) {
-                $reasons[] = Reason::rule('keeps-' . $what, [
+                $reasons[] = Reason::rule('keeps-'.$what, [
                     $what => ['kept' => [$what, $row->text('id')]],
                     'factor' => $row->number('factor'),
                 ]);

@@ -28,7 +28,7 @@ final readonly class WetCap
         if ($facts->storage === ColdStorage::SOURED) {
             return new self(AcidSoak::KEEPS_MONTHS, AcidSoak::KEEPS_MONTHS);
         }
-        if (!$state->isWet()) {
+        if (! $state->isWet()) {
             $months = $keeping->row('unstrained')->number('value');
 
             return $facts->onHerb
@@ -40,7 +40,7 @@ final readonly class WetCap
         $cooked = self::cooked($hours, $wet);
         if ($facts->watery && $hours < 1.0) {
             return match (true) {
-                !$cold => new self(
+                ! $cold => new self(
                     $wet->row('watery_not_cold')->number('value'),
                     $wet->row('watery')->number('low'),
                     [Reason::rule('keeps-watery-warm')],

@@ -60,12 +60,12 @@ final readonly class FrozenProduct
         }
         // Begun, there is no other way any more, and no other day.
         unset($record['days']);
-        $record['cautions'] = array_map(fn(Note $note) => $note->said() + ['ways' => []], $plan->notes);
+        $record['cautions'] = array_map(fn (Note $note) => $note->said() + ['ways' => []], $plan->notes);
 
         return Said::kept(
             $record + [
                 'parts' => array_map(
-                    fn(Weighed $each) => PotPart::of(
+                    fn (Weighed $each) => PotPart::of(
                         $each,
                         $house->kitchen->dropsPerMl,
                         self::lots($each, $house),
@@ -96,7 +96,7 @@ final readonly class FrozenProduct
             $product->text('vessel', 'tin'),
             $plan->flag('eaten'),
             $plan->part('rule')->flag('by_wax'),
-            array_map(fn(Stored $step) => $step->text('id'), $plan->parts('steps')),
+            array_map(fn (Stored $step) => $step->text('id'), $plan->parts('steps')),
             $plan->part('ingredients')->texts('fragrance'),
             $plan->number('scent_ceiling', 1.0),
             $plan->number('loss_share', 0.03),
@@ -119,7 +119,7 @@ final readonly class FrozenProduct
     public function tins(): array
     {
         return array_map(
-            fn(Stored $size) => ['ml' => $size->number('ml'), 'holds_ml' => $size->number('holds_ml'), 'count' => $size->count('count')],
+            fn (Stored $size) => ['ml' => $size->number('ml'), 'holds_ml' => $size->number('holds_ml'), 'count' => $size->count('count')],
             (new Stored($this->document))->part('tins')->parts('sizes'),
         );
     }
@@ -132,7 +132,7 @@ final readonly class FrozenProduct
     public static function lots(Weighed $each, House $house): array
     {
         return array_map(
-            fn(array $take) => ['lot' => $take['lot']->id, 'amount' => round($take['amount'], 3)],
+            fn (array $take) => ['lot' => $take['lot']->id, 'amount' => round($take['amount'], 3)],
             FromStores::of($each, $house)->takes ?? [],
         );
     }

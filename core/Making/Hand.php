@@ -38,11 +38,11 @@ final readonly class Hand
         if (isset($this->state->weighed[$id])) {
             throw MakingException::weighedAlready($name);
         }
-        if (!$part->isCool() && $this->state->mends > 0) {
+        if (! $part->isCool() && $this->state->mends > 0) {
             throw MakingException::mendedSince();
         }
         $grams ??= $part->grams;
-        if (!is_finite($grams) || $grams <= 0 || $grams > Solving::MOST_G) {
+        if (! is_finite($grams) || $grams <= 0 || $grams > Solving::MOST_G) {
             throw MakingException::amount();
         }
         $this->againstLimits($part, $grams, $name);
@@ -53,7 +53,7 @@ final readonly class Hand
     /** @throws MakingException */
     public function step(string $id, ?float $celsius, ?float $massG = null): StepDone
     {
-        if (!in_array($id, $this->state->plan->steps, true) || str_starts_with($id, 'weigh.') || in_array($id, ['pour', 'fill'], true)) {
+        if (! in_array($id, $this->state->plan->steps, true) || str_starts_with($id, 'weigh.') || in_array($id, ['pour', 'fill'], true)) {
             throw MakingException::step($id);
         }
         if ($this->state->stage === Stage::Discarded) {
@@ -123,10 +123,10 @@ final readonly class Hand
         if ($outG < 0 || $outG >= $this->state->pot->massG) {
             throw MakingException::out();
         }
-        if ($in !== null && (!is_finite($in->grams) || $in->grams <= 0 || $this->state->pot->massG + $in->grams > Solving::MOST_G)) {
+        if ($in !== null && (! is_finite($in->grams) || $in->grams <= 0 || $this->state->pot->massG + $in->grams > Solving::MOST_G)) {
             throw MakingException::amount();
         }
-        if ($in !== null && !$food && $this->state->plan->eaten) {
+        if ($in !== null && ! $food && $this->state->plan->eaten) {
             throw MakingException::notFood($this->words->thing($in->said));
         }
 
@@ -143,7 +143,7 @@ final readonly class Hand
     {
         $this->open();
         $this->sieved();
-        $tins = array_values(array_filter($tins, fn(array $tin) => $tin['count'] > 0));
+        $tins = array_values(array_filter($tins, fn (array $tin) => $tin['count'] > 0));
         $poured = new Poured($tins, $leftMl, mb_substr($where, 0, 80), $taken);
         $count = array_sum(array_column($tins, 'count'));
         if ($count === 0) {
@@ -204,7 +204,7 @@ final readonly class Hand
     /** @throws MakingException */
     private function open(): void
     {
-        if (!$this->state->stage->isOpen()) {
+        if (! $this->state->stage->isOpen()) {
             throw MakingException::notOpen($this->state->stage);
         }
     }
@@ -224,7 +224,7 @@ final readonly class Hand
             $this->state->pot->massG > 0
                 ? array_sum(
                     array_map(
-                        fn(PotPart $each) => $each->kind === PartKind::Scent && $each->id !== $part->id ? $each->grams : 0.0,
+                        fn (PotPart $each) => $each->kind === PartKind::Scent && $each->id !== $part->id ? $each->grams : 0.0,
                         $this->state->pot->parts,
                     ),
                 )

@@ -31,7 +31,7 @@ final readonly class LeafIn
             ? null
             : new self(
                 array_map(
-                    fn(Stored $plant) => ['name' => $plant->textOrNull('name') ?? $plant->array('name'), 'latin' => $plant->text('latin')],
+                    fn (Stored $plant) => ['name' => $plant->textOrNull('name') ?? $plant->array('name'), 'latin' => $plant->text('latin')],
                     $leaf->parts('plants'),
                 ),
                 $leaf->number('grams'),

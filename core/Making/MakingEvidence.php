@@ -22,11 +22,11 @@ final class MakingEvidence
     {
         $fats = array_values(
             array_map(
-                fn(PotPart $fat) => $fat->said,
-                array_filter($state->pot->parts, fn(PotPart $part) => $part->kind === PartKind::Butter),
+                fn (PotPart $fat) => $fat->said,
+                array_filter($state->pot->parts, fn (PotPart $part) => $part->kind === PartKind::Butter),
             ),
         );
-        $wet = array_filter($state->pot->parts, fn(PotPart $part) => $part->kind === PartKind::Water);
+        $wet = array_filter($state->pot->parts, fn (PotPart $part) => $part->kind === PartKind::Water);
         $last = $state->verdicts === [] ? null : $state->verdicts[count($state->verdicts) - 1];
         $spooned = $state->plan->byWax && in_array('spoon', $state->plan->steps, true);
 
@@ -37,12 +37,12 @@ final class MakingEvidence
                 'tried-right' => $last?->is === Verdict::RIGHT ? [] : null,
                 'tried-soft' => $state->toMend?->is === Verdict::TOO_SOFT ? [] : null,
                 'tried-hard' => $state->toMend?->is === Verdict::TOO_HARD ? [] : null,
-                'not-cooled' => in_array(self::COOLED, $state->plan->steps, true) && !isset($state->done[self::COOLED]) ? [] : null,
+                'not-cooled' => in_array(self::COOLED, $state->plan->steps, true) && ! isset($state->done[self::COOLED]) ? [] : null,
                 'leaf-in' => $state->plan->leaf !== null && isset($state->done['leaf']) ? [] : null,
                 'water-in' => $wet === [] ? null : [],
                 'past-best' => $pastBest ? [] : null,
             ],
-            fn(?array $said) => $said !== null,
+            fn (?array $said) => $said !== null,
         );
     }
 }

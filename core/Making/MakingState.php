@@ -86,7 +86,7 @@ final readonly class MakingState
                 }
             } elseif ($line instanceof Stirred) {
                 [$stirredAt, $leafC] = [$entry->at, $line->celsius ?? $leafC];
-            } elseif ($line instanceof Spooned && !$line->inUse) {
+            } elseif ($line instanceof Spooned && ! $line->inUse) {
                 [$warm, $cool] = self::less($warm, $cool, $weighed, $line->stuckG);
                 $toMend = $line->verdict->is === Verdict::RIGHT ? null : $line->verdict;
                 $done = ['spoon' => $toMend === null] + $done;
@@ -123,7 +123,7 @@ final readonly class MakingState
             $pot,
             $weighed,
             array_filter($done),
-            array_map(fn(Spooned $line) => $line->verdict, $log->all(Spooned::class)),
+            array_map(fn (Spooned $line) => $line->verdict, $log->all(Spooned::class)),
             count($log->all(Mended::class)),
             $toMend,
             self::tinsOf($plan, $pot, $poured, $log->all(TinGone::class)),
@@ -132,8 +132,8 @@ final readonly class MakingState
             $until,
             self::lossOf($plan, $pot, $poured),
             // Thrown away before anything was in the pot, it has used nothing.
-            $discarded && !$begun && $poured === null ? Takes::none() : Takes::of($plan->pot, $weighed, $in, $poured, $discarded),
-            $plan->leaf === null || $leafAt === null || $stirredAt === null || !$stage->isOpen()
+            $discarded && ! $begun && $poured === null ? Takes::none() : Takes::of($plan->pot, $weighed, $in, $poured, $discarded),
+            $plan->leaf === null || $leafAt === null || $stirredAt === null || ! $stage->isOpen()
                 ? null
                 : LeafWatch::of($plan->leaf, $leafAt, $stirredAt, $leafC),
         );
@@ -142,7 +142,7 @@ final readonly class MakingState
     /** Whether a step is done: said, or gone by. */
     public function isDone(string $step): bool
     {
-        if (isset($this->done[$step]) || ($this->poured !== null && !in_array($step, ['set', 'wipe', 'label'], true))) {
+        if (isset($this->done[$step]) || ($this->poured !== null && ! in_array($step, ['set', 'wipe', 'label'], true))) {
             return true;
         }
         if (str_starts_with($step, 'weigh.')) {
@@ -152,7 +152,7 @@ final readonly class MakingState
 
         return in_array($step, self::LAST, true) &&
             $cool !== [] &&
-            array_filter($cool, fn(PotPart $part) => !isset($this->weighed[$part->id])) === [];
+            array_filter($cool, fn (PotPart $part) => ! isset($this->weighed[$part->id])) === [];
     }
 
     /**
@@ -163,7 +163,7 @@ final readonly class MakingState
     public function readsWith(string $part): ?float
     {
         $warm = array_column($this->pot->cool(false)->parts, 'grams', 'id');
-        if (!isset($warm[$part])) {
+        if (! isset($warm[$part])) {
             return null;
         }
         $before = true;
@@ -196,7 +196,7 @@ final readonly class MakingState
     /** What a spoon is tried of: without what goes in when it has cooled, as long as it has not. */
     public function inPot(): Pot
     {
-        return new Pot(array_values(array_filter($this->pot->parts, fn(PotPart $part) => !$part->isCool() || $this->isIn($part->id))));
+        return new Pot(array_values(array_filter($this->pot->parts, fn (PotPart $part) => ! $part->isCool() || $this->isIn($part->id))));
     }
 
     /** Whether a part is in the pot: weighed, or gone in with the step that puts it in. */
@@ -213,14 +213,14 @@ final readonly class MakingState
     public function filling(): array
     {
         $fill = $this->plan->fill();
-        $sizes = array_map(fn(array $tin) => new Tin($tin['ml'], null, $fill), $this->plan->tins());
+        $sizes = array_map(fn (array $tin) => new Tin($tin['ml'], null, $fill), $this->plan->tins());
         // What a leaf will keep is not poured.
         $held = $this->plan->leaf === null || isset($this->done['sieve']) ? 0.0 : $this->plan->leaf->heldMl;
         $pours = max(0.0, $this->pot->ml - $held) * (1 - $this->plan->lossShare) * $this->plan->whipped;
 
         return $sizes === []
             ? []
-            : array_map(fn(array $tin) => ['ml' => $tin['ml'], 'count' => $tin['count']], TinFilling::of($pours, $sizes, false)->tins);
+            : array_map(fn (array $tin) => ['ml' => $tin['ml'], 'count' => $tin['count']], TinFilling::of($pours, $sizes, false)->tins);
     }
 
     /** mL that can be poured: what whips up more fills more. */
@@ -232,7 +232,7 @@ final readonly class MakingState
 
     public function tinsLeft(): int
     {
-        return count(array_filter($this->tins, fn(TinState $tin) => $tin->state === TinState::IN));
+        return count(array_filter($this->tins, fn (TinState $tin) => $tin->state === TinState::IN));
     }
 
     /** What is in it, in falling order, through every oil that went in. */
@@ -262,14 +262,14 @@ final readonly class MakingState
      */
     private static function less(Pot $warm, Pot $cool, array $weighed, float $grams): array
     {
-        $coolIn = array_sum(array_map(fn(PotPart $part) => isset($weighed[$part->id]) ? $part->grams : 0.0, $cool->parts));
+        $coolIn = array_sum(array_map(fn (PotPart $part) => isset($weighed[$part->id]) ? $part->grams : 0.0, $cool->parts));
         $all = $warm->massG + $coolIn;
         $times = $all > 0 ? max(0.0, 1 - $grams / $all) : 1.0;
 
         return [
             $warm->times($times),
             new Pot(
-                array_map(fn(PotPart $part) => isset($weighed[$part->id]) ? $part->holding($part->grams * $times) : $part, $cool->parts),
+                array_map(fn (PotPart $part) => isset($weighed[$part->id]) ? $part->holding($part->grams * $times) : $part, $cool->parts),
             ),
         ];
     }
@@ -281,7 +281,7 @@ final readonly class MakingState
      */
     private static function held(FrozenProduct $plan, Pot $warm, Pot $cool, array $weighed, ?float $massG): float
     {
-        $all = $warm->massG + array_sum(array_map(fn(PotPart $part) => isset($weighed[$part->id]) ? $part->grams : 0.0, $cool->parts));
+        $all = $warm->massG + array_sum(array_map(fn (PotPart $part) => isset($weighed[$part->id]) ? $part->grams : 0.0, $cool->parts));
 
         return $massG !== null ? max(0.0, $all - $massG) : min($all, (($plan->leaf->heldMl ?? 0.0) * $warm->massG) / max(1e-9, $warm->ml));
     }
@@ -296,7 +296,7 @@ final readonly class MakingState
         $times = $plannedG > 0 ? $warm->massG / $plannedG : 1.0;
 
         return new Pot(
-            array_map(fn(PotPart $part) => isset($weighed[$part->id]) ? $part : $part->holding($part->grams * $times), $cool->parts),
+            array_map(fn (PotPart $part) => isset($weighed[$part->id]) ? $part : $part->holding($part->grams * $times), $cool->parts),
         );
     }
 

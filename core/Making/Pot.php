@@ -42,7 +42,7 @@ final readonly class Pot
     /** Only what goes in warm, or only what goes in when it has cooled. */
     public function cool(bool $cool): self
     {
-        return new self(array_values(array_filter($this->parts, fn(PotPart $part) => $part->isCool() === $cool)));
+        return new self(array_values(array_filter($this->parts, fn (PotPart $part) => $part->isCool() === $cool)));
     }
 
     public function with(PotPart ...$more): self
@@ -53,12 +53,12 @@ final readonly class Pot
     /** With so many g of a part in it, and not what was planned. */
     public function holding(string $id, float $grams): self
     {
-        return new self(array_map(fn(PotPart $part) => $part->id === $id ? $part->holding($grams) : $part, $this->parts));
+        return new self(array_map(fn (PotPart $part) => $part->id === $id ? $part->holding($grams) : $part, $this->parts));
     }
 
     /** So many times as much of each. */
     public function times(float $times): self
     {
-        return new self(array_map(fn(PotPart $part) => $part->holding($part->grams * $times), $this->parts));
+        return new self(array_map(fn (PotPart $part) => $part->holding($part->grams * $times), $this->parts));
     }
 }

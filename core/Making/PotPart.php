@@ -55,7 +55,7 @@ final readonly class PotPart
     {
         $part = $each->part;
         $inside = array_map(
-            fn(array $one) => ['name' => $one['name'], 'inci' => $one['inci'], 'share' => $one['grams'] / max(1e-9, $each->grams)],
+            fn (array $one) => ['name' => $one['name'], 'inci' => $one['inci'], 'share' => $one['grams'] / max(1e-9, $each->grams)],
             Ingredients::through($each),
         );
 
@@ -88,13 +88,13 @@ final readonly class PotPart
             $kept->number('g_per_ml', 1.0),
             $kept->number('hardness'),
             $kept->textOrNull('batch'),
-            array_map(fn(Stored $lot) => ['lot' => $lot->text('lot'), 'amount' => $lot->number('amount')], $kept->parts('lots')),
+            array_map(fn (Stored $lot) => ['lot' => $lot->text('lot'), 'amount' => $lot->number('amount')], $kept->parts('lots')),
             array_map(
-                fn(Stored $one) => ['name' => $one->array('name'), 'inci' => $one->text('inci'), 'share' => $one->number('share')],
+                fn (Stored $one) => ['name' => $one->array('name'), 'inci' => $one->text('inci'), 'share' => $one->number('share')],
                 $kept->parts('through'),
             ),
             array_map(
-                fn(Stored $herb) => ['name' => $herb->textOrNull('name') ?? $herb->array('name'), 'latin' => $herb->text('latin')] +
+                fn (Stored $herb) => ['name' => $herb->textOrNull('name') ?? $herb->array('name'), 'latin' => $herb->text('latin')] +
                     ($herb->flag('water') ? ['water' => true] : []),
                 $kept->parts('herbs'),
             ),

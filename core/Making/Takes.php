@@ -30,7 +30,7 @@ final readonly class Takes
     {
         $taken = ['bottles' => [], 'lots' => [], 'boils' => []];
         foreach ($planned->parts as $part) {
-            if ($closed && $part->isCool() && !isset($weighed[$part->id])) {
+            if ($closed && $part->isCool() && ! isset($weighed[$part->id])) {
                 continue;
             }
             self::add($taken, $part, ($weighed[$part->id] ?? $part->grams) / max(1e-9, $part->grams));

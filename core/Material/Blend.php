@@ -22,10 +22,10 @@ final readonly class Blend
     private function __construct(public array $oils)
     {
         $parts = array_sum(array_column($oils, 'parts'));
-        $this->byVolume = array_map(fn(array $oil) => ['carrier' => $oil['carrier'], 'share' => $oil['parts'] / $parts], $oils);
+        $this->byVolume = array_map(fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => $oil['parts'] / $parts], $oils);
         $total = $this->density(20.0)->gramsPerMl;
         $this->byWeight = array_map(
-            fn(array $oil) => ['carrier' => $oil['carrier'], 'share' => ($oil['share'] * $oil['carrier']->at20->gramsPerMl) / $total],
+            fn (array $oil) => ['carrier' => $oil['carrier'], 'share' => ($oil['share'] * $oil['carrier']->at20->gramsPerMl) / $total],
             $this->byVolume,
         );
     }
@@ -45,7 +45,7 @@ final readonly class Blend
         }
         $seen = [];
         foreach ($oils as $oil) {
-            if (!is_finite($oil['parts']) || $oil['parts'] <= 0 || $oil['parts'] > 20_000) {
+            if (! is_finite($oil['parts']) || $oil['parts'] <= 0 || $oil['parts'] > 20_000) {
                 throw MaterialException::badParts($oil['carrier']->name);
             }
             if (isset($seen[$oil['carrier']->id])) {
@@ -83,7 +83,7 @@ final readonly class Blend
     /** g of iodine for 100 g, by weight share; null where a part has no such value. */
     public function iodineValue(): ?float
     {
-        return $this->byMass(fn(Carrier $carrier) => $carrier->iodineValueOrPublished());
+        return $this->byMass(fn (Carrier $carrier) => $carrier->iodineValueOrPublished());
     }
 
     /** Fatemi and Hammond's index, by weight share; wax esters, which have none, take no part. Null when there is nothing else. */
@@ -110,7 +110,7 @@ final readonly class Blend
      */
     public function setsBelow(): array
     {
-        $points = array_map(fn(array $oil) => $oil['carrier']->setsBelowC, $this->oils);
+        $points = array_map(fn (array $oil) => $oil['carrier']->setsBelowC, $this->oils);
         $value = 0.0;
         foreach ($this->massShares() as $oil) {
             $value += $oil['share'] * $oil['carrier']->setsBelowC;
@@ -122,7 +122,7 @@ final readonly class Blend
     /** Whether it is hard, or sets, in a room of so many degrees: by the middle of its range, and where most of it is such a fat. */
     public function isHardAt(float $roomC): bool
     {
-        $hard = array_sum(array_map(fn(array $oil) => $oil['carrier']->setsBelowC > $roomC ? $oil['share'] : 0.0, $this->shares()));
+        $hard = array_sum(array_map(fn (array $oil) => $oil['carrier']->setsBelowC > $roomC ? $oil['share'] : 0.0, $this->shares()));
 
         return $hard > 0.5 || $this->setsBelow()['value'] > $roomC;
     }
@@ -130,7 +130,7 @@ final readonly class Blend
     /** @return list<string> */
     public function allergens(): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn(array $oil) => $oil['carrier']->food->allergens, $this->oils))));
+        return array_values(array_unique(array_merge(...array_map(fn (array $oil) => $oil['carrier']->food->allergens, $this->oils))));
     }
 
     /** @return array{saturated: float, mono: float, di: float, tri: float, wax: float, other: float} per cent by weight */
@@ -169,12 +169,12 @@ final readonly class Blend
     /** @return array{all: list<array{oil: string}>} its name as a sentence keeps it */
     public function said(): array
     {
-        return ['all' => array_map(fn(array $oil) => $oil['carrier']->said(), $this->oils)];
+        return ['all' => array_map(fn (array $oil) => $oil['carrier']->said(), $this->oils)];
     }
 
     /** "sunflower oil and jojoba" */
     public function name(): string
     {
-        return Listing::of(array_map(fn(array $oil) => $oil['carrier']->name, $this->oils));
+        return Listing::of(array_map(fn (array $oil) => $oil['carrier']->name, $this->oils));
     }
 }

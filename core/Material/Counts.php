@@ -34,8 +34,8 @@ final readonly class Counts
     {
         $line = Figures::ascii($line);
         foreach (self::sorted() as $word => $number) {
-            if (preg_match('/^' . $word . '\s+(?=\p{L})/iu', $line, $m) === 1) {
-                return $number . ' ' . mb_substr($line, mb_strlen($m[0]));
+            if (preg_match('/^'.$word.'\s+(?=\p{L})/iu', $line, $m) === 1) {
+                return $number.' '.mb_substr($line, mb_strlen($m[0]));
             }
         }
 
@@ -57,7 +57,7 @@ final readonly class Counts
             if (
                 $word === null ||
                 ($byWord && $word === '') ||
-                ($herbs !== [] && !in_array($herb->id ?? '', $herbs, true)) ||
+                ($herbs !== [] && ! in_array($herb->id ?? '', $herbs, true)) ||
                 ($state !== null && $state->isWet() !== State::from($row->text('state'))->isWet())
             ) {
                 continue;
@@ -92,7 +92,7 @@ final readonly class Counts
             return null;
         }
         // As it is, only the plant itself is counted: a number alone may as well be grams.
-        $each = $this->of($m[2], $herb, $state, !$this->isOf($m[2], $herb));
+        $each = $this->of($m[2], $herb, $state, ! $this->isOf($m[2], $herb));
         if ($each === null) {
             return null;
         }
@@ -104,7 +104,7 @@ final readonly class Counts
     /** Whether what is written after a number is the plant itself, as in "3 onions". */
     private function isOf(string $words, Herb $herb): bool
     {
-        $plain = fn(string $name): string => preg_replace('/(es|s)$/', '', mb_strtolower(trim($name))) ?? '';
+        $plain = fn (string $name): string => preg_replace('/(es|s)$/', '', mb_strtolower(trim($name))) ?? '';
 
         return in_array($plain($words), array_map($plain, [$herb->name, ...$herb->also]), true);
     }
@@ -128,7 +128,7 @@ final readonly class Counts
             array_unique(
                 array_merge(
                     [],
-                    ...array_map(fn(Row $row) => $row->texts('words'), array_values($this->tables->table('counts')->rows('rows'))),
+                    ...array_map(fn (Row $row) => $row->texts('words'), array_values($this->tables->table('counts')->rows('rows'))),
                 ),
             ),
         );
@@ -138,7 +138,7 @@ final readonly class Counts
     {
         $words = $row->texts('words');
         foreach ($words as $word) {
-            if (preg_match('/\b' . $word . '\b/iu', $text) === 1) {
+            if (preg_match('/\b'.$word.'\b/iu', $text) === 1) {
                 return $word;
             }
         }
@@ -150,7 +150,7 @@ final readonly class Counts
     private static function sorted(): array
     {
         $numbers = self::NUMBERS;
-        uksort($numbers, fn(string $a, string $b) => strlen($b) <=> strlen($a));
+        uksort($numbers, fn (string $a, string $b) => strlen($b) <=> strlen($a));
 
         return $numbers;
     }

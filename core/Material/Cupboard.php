@@ -115,7 +115,7 @@ final class Cupboard
     /** @return list<string> what an essential oil of the tables may do */
     public function scentTraits(): array
     {
-        $traits = array_map(fn(EssentialOil $oil) => $oil->traits, array_values($this->shippedEssentialOils()->all()));
+        $traits = array_map(fn (EssentialOil $oil) => $oil->traits, array_values($this->shippedEssentialOils()->all()));
 
         return array_values(array_unique(array_merge(...$traits)));
     }
@@ -136,7 +136,7 @@ final class Cupboard
     /** @return array<string, Herb> what may be planned: what is deadly is not offered, and refused when it is written */
     public function offeredHerbs(): array
     {
-        return array_filter($this->offered($this->herbs()), fn(Herb $herb) => !$herb->has(Herb::DEADLY));
+        return array_filter($this->offered($this->herbs()), fn (Herb $herb) => ! $herb->has(Herb::DEADLY));
     }
 
     /** @return array<string, Addition> */
@@ -188,7 +188,7 @@ final class Cupboard
     /** @return list<string> ids of what there may be to work with */
     public function things(): array
     {
-        return array_values(array_map(fn(Row $row) => $row->text('id'), $this->tables->table('things')->rows('rows')));
+        return array_values(array_map(fn (Row $row) => $row->text('id'), $this->tables->table('things')->rows('rows')));
     }
 
     /** @return array<string, Purpose> */
@@ -293,20 +293,20 @@ final class Cupboard
         $id = $this->names[Names::plain($name)] ?? null;
 
         return $id === null
-            ? self::named($this->own()->herbs, $name, fn(Herb $herb) => [$herb->latin, ...$herb->also])
+            ? self::named($this->own()->herbs, $name, fn (Herb $herb) => [$herb->latin, ...$herb->also])
             : $this->shippedHerbs()->find($id);
     }
 
     /** The wax or butter that goes by a name. */
     public function waxNamed(string $name): ?Wax
     {
-        return self::named($this->waxes(), $name, fn(Wax $wax) => [$wax->inci]);
+        return self::named($this->waxes(), $name, fn (Wax $wax) => [$wax->inci]);
     }
 
     /** The essential oil that goes by a name. */
     public function scentNamed(string $name): ?EssentialOil
     {
-        return self::named($this->essentialOils(), $name, fn(EssentialOil $oil) => [$oil->names->inci, ...$oil->names->also]);
+        return self::named($this->essentialOils(), $name, fn (EssentialOil $oil) => [$oil->names->inci, ...$oil->names->also]);
     }
 
     /**
@@ -348,7 +348,7 @@ final class Cupboard
 
     private function nameIn(string $table, string $id): ?string
     {
-        if (!isset($this->called[$table])) {
+        if (! isset($this->called[$table])) {
             $this->called[$table] = [];
             foreach ($this->tables->table($table)->rows('rows') as $row) {
                 $this->called[$table][$row->text('id')] = $row->text('name');
@@ -361,11 +361,11 @@ final class Cupboard
     /** @return array{herb: list<string>, oil: list<string>} ids of the herbs and oils whose name has this in it */
     public function idsCalled(string $part): array
     {
-        $has = fn(Herb|Carrier $each): bool => Names::has($each->name, $part);
+        $has = fn (Herb|Carrier $each): bool => Names::has($each->name, $part);
 
         return [
-            'herb' => array_values(array_map(fn(Herb $herb) => $herb->id, array_filter($this->herbs(), $has))),
-            'oil' => array_values(array_map(fn(Carrier $oil) => $oil->id, array_filter($this->carriers(), $has))),
+            'herb' => array_values(array_map(fn (Herb $herb) => $herb->id, array_filter($this->herbs(), $has))),
+            'oil' => array_values(array_map(fn (Carrier $oil) => $oil->id, array_filter($this->carriers(), $has))),
         ];
     }
 
@@ -385,7 +385,7 @@ final class Cupboard
     /** The oil or fat that goes by a name. */
     public function carrierNamed(string $name): ?Carrier
     {
-        return self::named($this->carriers(), $name, fn(Carrier $carrier) => [$carrier->names->inci, ...$carrier->names->also]);
+        return self::named($this->carriers(), $name, fn (Carrier $carrier) => [$carrier->names->inci, ...$carrier->names->also]);
     }
 
     /** @throws MaterialException */

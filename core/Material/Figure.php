@@ -87,7 +87,7 @@ enum Figure: string
         return match ($this) {
             self::GramsPerMl => 'grams in a millilitre',
             self::Times => 'a number',
-            default => 'a number of ' . $this->value,
+            default => 'a number of '.$this->value,
         };
     }
 

@@ -49,7 +49,7 @@ final readonly class Heed
     public function barsHerb(Herb $plant, bool $eaten): bool
     {
         return array_intersect($eaten ? $this->traits : [...$this->traits, ...$this->onSkin], $plant->traits) !== [] ||
-            ($this->food && !$plant->kitchen) ||
+            ($this->food && ! $plant->kitchen) ||
             ($this->asked && ($plant->own === Herb::UNASKED || $plant->id === ''));
     }
 
@@ -66,7 +66,7 @@ final readonly class Heed
      */
     public function barsPart(array $allergens, bool $food): bool
     {
-        return $this->barsAllergens($allergens) || ($this->food && !$food);
+        return $this->barsAllergens($allergens) || ($this->food && ! $food);
     }
 
     /** @param  list<string>  $allergens as they stand on it */
@@ -94,7 +94,7 @@ final readonly class Heed
     {
         $unasked = $plant->own === Herb::UNASKED || $plant->id === '';
 
-        return !$this->barsHerb($plant, $eaten) &&
+        return ! $this->barsHerb($plant, $eaten) &&
             (array_intersect($this->onSkin, $plant->traits) !== [] || ($unasked && $this->traits !== []));
     }
 }

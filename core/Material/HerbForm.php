@@ -36,7 +36,7 @@ final readonly class HerbForm
         public ?float $bagG,
         private array $times,
     ) {
-        $this->name = $state === State::Dried ? $dried : $plain . ', ' . $state->value;
+        $this->name = $state === State::Dried ? $dried : $plain.', '.$state->value;
         $this->bulk = $bulks[$state->value] ?? throw MaterialException::neverIn($plain, $state);
     }
 

@@ -63,10 +63,10 @@ final readonly class HerbMix
         }
         $seen = [];
         foreach ($parts as $part) {
-            if (!is_finite($part->parts) || $part->parts <= 0 || $part->parts > 100_000) {
+            if (! is_finite($part->parts) || $part->parts <= 0 || $part->parts > 100_000) {
                 throw MaterialException::badParts($part->plant->name);
             }
-            $key = $part->plant->name . '|' . $part->form->id . '|' . $part->form->state->value;
+            $key = $part->plant->name.'|'.$part->form->id.'|'.$part->form->state->value;
             if (isset($seen[$key])) {
                 throw MaterialException::herbTwice($part->plant->name);
             }
@@ -90,9 +90,9 @@ final readonly class HerbMix
     /** @return non-empty-list<float> by weight as they lie, summing to 1 */
     public function shares(): array
     {
-        $total = array_sum(array_map(fn(HerbPart $part) => $part->parts, $this->parts));
+        $total = array_sum(array_map(fn (HerbPart $part) => $part->parts, $this->parts));
 
-        return array_map(fn(HerbPart $part) => $part->parts / $total, $this->parts);
+        return array_map(fn (HerbPart $part) => $part->parts / $total, $this->parts);
     }
 
     /** mL for each g as it is put in so */
@@ -119,30 +119,30 @@ final readonly class HerbMix
     /** Whether wet and dry herb stand in one jar: the wet one's water does not average out. */
     public function isMixedState(): bool
     {
-        return count(array_unique(array_map(fn(HerbPart $part) => $part->form->state->isWet(), $this->parts))) > 1;
+        return count(array_unique(array_map(fn (HerbPart $part) => $part->form->state->isWet(), $this->parts))) > 1;
     }
 
     /** By weight, most of it woody: roots, barks, seeds and the like. */
     public function isWoody(): bool
     {
-        return $this->shareWhere(fn(HerbPart $part) => $part->form->traits->woody) > 0.5;
+        return $this->shareWhere(fn (HerbPart $part) => $part->form->traits->woody) > 0.5;
     }
 
     public function isPowder(): bool
     {
-        return $this->shareWhere(fn(HerbPart $part) => $part->form->traits->powder) > 0.5;
+        return $this->shareWhere(fn (HerbPart $part) => $part->form->traits->powder) > 0.5;
     }
 
     /** @return array{all: list<string|array{herb: string}>} its name as a sentence keeps it */
     public function said(): array
     {
-        return ['all' => array_map(fn(HerbPart $part) => $part->plant->said(), $this->parts)];
+        return ['all' => array_map(fn (HerbPart $part) => $part->plant->said(), $this->parts)];
     }
 
     /** "calendula, lavender and thyme" */
     public function name(): string
     {
-        return Listing::of(array_map(fn(HerbPart $part) => $part->plant->name, $this->parts));
+        return Listing::of(array_map(fn (HerbPart $part) => $part->plant->name, $this->parts));
     }
 
     /**
@@ -180,19 +180,19 @@ final readonly class HerbMix
     /** Water of the wettest of them, fraction of its weight: one wet herb makes a wet jar. */
     public function wettest(): float
     {
-        return max(array_map(fn(HerbPart $part) => $part->water, $this->parts));
+        return max(array_map(fn (HerbPart $part) => $part->water, $this->parts));
     }
 
     /** Whether one of them is a watery plant with its water in it; of one the tables do not know, that is taken to be so. */
     public function isWatery(): bool
     {
-        return array_filter($this->parts, fn(HerbPart $part) => $part->form->state->isWet() && $part->plant->isWatery()) !== [];
+        return array_filter($this->parts, fn (HerbPart $part) => $part->form->state->isWet() && $part->plant->isWatery()) !== [];
     }
 
     /** Under what the oil left in it is learned: its form and whether it is wet; null for a mix of forms. */
     public function uptakeKey(): ?string
     {
-        $keys = array_unique(array_map(fn(HerbPart $part) => $part->form->id . ($part->form->state->isWet() ? ', wet' : ''), $this->parts));
+        $keys = array_unique(array_map(fn (HerbPart $part) => $part->form->id.($part->form->state->isWet() ? ', wet' : ''), $this->parts));
 
         return count($keys) === 1 ? reset($keys) : null;
     }

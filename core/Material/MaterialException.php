@@ -34,7 +34,7 @@ final class MaterialException extends RefusedException
             : new self(
                 'unknown',
                 sprintf(
-                    '“%s” is not in the tables, so neither its weight nor how long it keeps, nor what it could do ' .
+                    '“%s” is not in the tables, so neither its weight nor how long it keeps, nor what it could do '.
                         'to whom, is known. Choose an oil from the list.',
                     mb_substr($name, 0, 60),
                 ),
@@ -63,7 +63,7 @@ final class MaterialException extends RefusedException
     {
         return new self(
             'not_powder',
-            'Only fine, dry powder lies at the bottom. Leaf and flower stand out of the oil as it is used, and mould: ' .
+            'Only fine, dry powder lies at the bottom. Leaf and flower stand out of the oil as it is used, and mould: '.
                 'take powder, or strain it.',
         );
     }
@@ -154,7 +154,7 @@ final class MaterialException extends RefusedException
                     (int) round($water * 100),
                 )
                 : sprintf(
-                    'It is said to be dried, and with %d %% water it is not: dried herb holds %d %% at the most, ' .
+                    'It is said to be dried, and with %d %% water it is not: dried herb holds %d %% at the most, '.
                         'and snaps. Call it wilted or fresh, or dry it on.',
                     (int) round($water * 100),
                     (int) round($crisp * 100),
@@ -206,7 +206,7 @@ final class MaterialException extends RefusedException
         return new self(
             'out_of_range',
             sprintf(
-                '%s is lighter than the dry matter in %s of plant that is %d %% water. Check the weights, or say ' .
+                '%s is lighter than the dry matter in %s of plant that is %d %% water. Check the weights, or say '.
                     'how watery it was when picked.',
                 $now,
                 $fresh,
@@ -231,7 +231,7 @@ final class MaterialException extends RefusedException
         return new self(
             'unknown',
             sprintf(
-                '“%s” is not in the Almanac, so nobody knows what a millilitre of it weighs, or how it keeps. Choose one from ' .
+                '“%s” is not in the Almanac, so nobody knows what a millilitre of it weighs, or how it keeps. Choose one from '.
                     'the list, or enter it in the Almanac as one of your own first.',
                 mb_substr($name, 0, 60),
             ),
@@ -324,7 +324,7 @@ final class MaterialException extends RefusedException
     {
         return new self(
             'out_of_range',
-            rtrim(sprintf('From %s to %s %s', self::plain($least), self::plain($most), $of === Figure::Times ? '' : $of->value)) . '.',
+            rtrim(sprintf('From %s to %s %s', self::plain($least), self::plain($most), $of === Figure::Times ? '' : $of->value)).'.',
         );
     }
 

@@ -39,7 +39,7 @@ final class Names
     {
         $sought = self::letters($typed);
 
-        return fn(string $name): bool => $sought !== '' && str_contains(self::letters($name), $sought);
+        return fn (string $name): bool => $sought !== '' && str_contains(self::letters($name), $sought);
     }
 
     /**

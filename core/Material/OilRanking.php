@@ -31,11 +31,11 @@ final readonly class OilRanking
      */
     public function for(Purpose $purpose, float $roomC, array $stock = []): array
     {
-        $prices = array_filter(array_map(fn(array $each) => $each['price'], $stock), fn(?float $price) => $price !== null && $price > 0);
+        $prices = array_filter(array_map(fn (array $each) => $each['price'], $stock), fn (?float $price) => $price !== null && $price > 0);
         $cheapest = $prices === [] ? null : min($prices);
         $ranked = [];
         foreach ($this->cupboard->offered($this->cupboard->carriers()) as $carrier) {
-            if ($purpose->foodOnly && !$carrier->food->gradeExists) {
+            if ($purpose->foodOnly && ! $carrier->food->gradeExists) {
                 continue;
             }
             $here = $stock[$carrier->id] ?? ['ml' => 0.0, 'price' => null];
@@ -58,7 +58,7 @@ final readonly class OilRanking
                 'price' => $here['price'],
             ];
         }
-        usort($ranked, fn(array $a, array $b) => [$b['score'], $a['carrier']->name] <=> [$a['score'], $b['carrier']->name]);
+        usort($ranked, fn (array $a, array $b) => [$b['score'], $a['carrier']->name] <=> [$a['score'], $b['carrier']->name]);
 
         return $ranked;
     }
@@ -99,10 +99,10 @@ final readonly class OilRanking
             default => sprintf('Drier than is liked for %s.', $purpose->name),
         };
         if ($carrier->setsBelowC > $roomC) {
-            $reasons[] = sprintf('Solid at %d °C.', (int) round($roomC)) . ($purpose->liquid ? '' : ' No fault here.');
+            $reasons[] = sprintf('Solid at %d °C.', (int) round($roomC)).($purpose->liquid ? '' : ' No fault here.');
         }
         if ($carrier->food->allergens !== []) {
-            $reasons[] = 'Allergen: ' . implode(', ', $carrier->food->allergens) . '.';
+            $reasons[] = 'Allergen: '.implode(', ', $carrier->food->allergens).'.';
         }
         if ($carrier->feel->scent > 0) {
             $reasons[] = $carrier->feel->scent === 2 ? 'Smells strongly of itself.' : 'Smells a little.';

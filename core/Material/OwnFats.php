@@ -50,7 +50,7 @@ final class OwnFats
         foreach (is_array($given) ? $given : [] as $acid => $percent) {
             if (
                 preg_match(self::ACIDS, (string) $acid) !== 1 ||
-                !(is_int($percent) || is_float($percent)) ||
+                ! (is_int($percent) || is_float($percent)) ||
                 $percent < 0 ||
                 $percent > 100
             ) {
@@ -81,7 +81,7 @@ final class OwnFats
         $acids = $seen = [];
         foreach (preg_split('/\s*(?:[;\n]|,(?!\d))\s*/u', trim($typed), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
             $acid = $percent = null;
-            if (preg_match('/^(.*?\p{L}[^\d]*|.*?\d{1,2}:\d.*?)[\s:=]\s*(' . self::SHARE . ')\s*(?:%|per ?cent)?$/iu', $piece, $m) === 1) {
+            if (preg_match('/^(.*?\p{L}[^\d]*|.*?\d{1,2}:\d.*?)[\s:=]\s*('.self::SHARE.')\s*(?:%|per ?cent)?$/iu', $piece, $m) === 1) {
                 [$acid, $which] = self::acid($m[1]);
                 $percent = self::percent($m[2]);
             }
@@ -120,7 +120,7 @@ final class OwnFats
         }
         $own = str_starts_with($name, 'gamma') || $name === 'vaccenic' ? $name : '';
 
-        return [$named, $named . ' ' . ($which === '' ? $own : $which)];
+        return [$named, $named.' '.($which === '' ? $own : $which)];
     }
 
     /** @return array{string, string} what it finds, or nothing, and what is left */
@@ -133,7 +133,7 @@ final class OwnFats
     private static function percent(string $typed): ?float
     {
         $figures = array_map(
-            fn(string $each) => (float) str_replace(',', '.', $each),
+            fn (string $each) => (float) str_replace(',', '.', $each),
             preg_match_all('/\d{1,3}(?:[.,]\d+)?/', $typed, $m) > 0 ? $m[0] : [],
         );
 

@@ -57,7 +57,7 @@ final readonly class OwnFields
     public function only(array $known): void
     {
         foreach (array_keys($this->values) as $field) {
-            if (!in_array($field, $known, true)) {
+            if (! in_array($field, $known, true)) {
                 $this->refuse(mb_substr((string) $field, 0, 40), MaterialException::ownField((string) $field));
             }
         }
@@ -105,7 +105,7 @@ final readonly class OwnFields
             return $orNull ? null : [];
         }
         $given = is_string($given) ? preg_split('/[;,\n](?![^(]*\))/u', $given) : $given;
-        if (!is_array($given) || count($given) > $many) {
+        if (! is_array($given) || count($given) > $many) {
             $this->refuse($field, is_array($given) ? MaterialException::ownMany($many) : MaterialException::ownList());
 
             return [];
@@ -116,7 +116,7 @@ final readonly class OwnFields
             $names[] = $one->name($field, $most, false);
         }
 
-        return array_values(array_unique(array_filter($names, fn(string $name) => $name !== '')));
+        return array_values(array_unique(array_filter($names, fn (string $name) => $name !== '')));
     }
 
     /**
@@ -128,7 +128,7 @@ final readonly class OwnFields
     {
         $given = $this->values[$field] ?? null;
         $words = is_array($given) && array_filter($given, is_string(...)) === $given ? $given : null;
-        if ($words === null && (!is_string($given) || $given === '')) {
+        if ($words === null && (! is_string($given) || $given === '')) {
             return $this->names($field, 12, 60, true);
         }
         try {
@@ -173,7 +173,7 @@ final readonly class OwnFields
         if ($given === null) {
             return null;
         }
-        if (!is_array($given)) {
+        if (! is_array($given)) {
             $this->refuse($field, MaterialException::ownList());
 
             return null;
@@ -199,12 +199,12 @@ final readonly class OwnFields
         }
         try {
             $number = is_string($value) ? $of->read($value, $this->amounts) : (is_int($value) || is_float($value) ? (float) $value : null);
-        } catch (MaterialException | AmountException $refused) {
+        } catch (MaterialException|AmountException $refused) {
             $this->refuse($field, $refused);
 
             return null;
         }
-        if ($number === null || !is_finite($number) || $number < $least || $number > $most) {
+        if ($number === null || ! is_finite($number) || $number < $least || $number > $most) {
             $this->refuse($field, MaterialException::ownNumber($least, $most, $of));
 
             return null;
@@ -216,7 +216,7 @@ final readonly class OwnFields
     /** Whether something was said of it, whatever it was. */
     public function has(string $field): bool
     {
-        return !in_array($this->values[$field] ?? null, [null, ''], true);
+        return ! in_array($this->values[$field] ?? null, [null, ''], true);
     }
 
     public function flag(string $field): bool

@@ -29,7 +29,7 @@ final readonly class OwnMeasure
         foreach ($measures as $measure) {
             foreach ([$measure->name, ...$measure->also] as $name) {
                 $name = self::bare($name);
-                if ($asked === $name || $asked === $name . 's' || $asked === $name . 'es') {
+                if ($asked === $name || $asked === $name.'s' || $asked === $name.'es') {
                     return $measure->unit();
                 }
             }

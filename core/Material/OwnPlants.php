@@ -27,7 +27,7 @@ final readonly class OwnPlants
             $families[$row->text('id')] = $row->texts('traits');
         }
         $family = $from->oneOf('family', array_keys($families), '');
-        $concerns = $from->listOf('concerns', array_map(fn(Row $row) => $row->text('id'), array_values($own->rows('concerns'))));
+        $concerns = $from->listOf('concerns', array_map(fn (Row $row) => $row->text('id'), array_values($own->rows('concerns'))));
         [$kinId, $kin] = $from->ofTheAlmanac('kin', 'plant', $this->cupboard->herbOrNull(...));
         $looks = $from->name('look_alikes', 160, false);
         $unknown = array_keys(
@@ -39,7 +39,7 @@ final readonly class OwnPlants
         );
         $watery = $water === null || $water / 100 >= $own->row('unknown')->row('watery_from')->number('value');
         // A tested way to sour one plant is none for another.
-        $inherited = array_filter($kin->traits ?? [], fn(string $trait) => !str_starts_with($trait, 'soured-'));
+        $inherited = array_filter($kin->traits ?? [], fn (string $trait) => ! str_starts_with($trait, 'soured-'));
         $traits = [
             ...$families[$family] ?? [],
             ...$inherited,

@@ -58,7 +58,7 @@ final readonly class OwnReader
     {
         $slug = trim(preg_replace('/[^a-z0-9]+/', '-', mb_strtolower(Names::withoutAccents($name))) ?? '', '-');
 
-        return Own::PREFIX . (strlen($slug) >= 2 ? substr($slug, 0, 50) : substr(hash('sha256', $name), 0, 12));
+        return Own::PREFIX.(strlen($slug) >= 2 ? substr($slug, 0, 50) : substr(hash('sha256', $name), 0, 12));
     }
 
     /**
@@ -83,7 +83,7 @@ final readonly class OwnReader
         $also = $from->names('also', 12, 60);
         foreach (['name' => [$name], 'also' => $also] as $field => $names) {
             foreach ($names as $each) {
-                $of = $each === '' || !$this->strict ? null : $this->called($kind, $each, $id);
+                $of = $each === '' || ! $this->strict ? null : $this->called($kind, $each, $id);
                 $of === null ?: $from->refuse($field, MaterialException::ownTwice($each, $of));
             }
         }
@@ -202,7 +202,7 @@ final readonly class OwnReader
     {
         $worst = $this->cupboard->tables()->table('own')->row('unknown');
         // An additive is like no wax: it makes nothing firm.
-        $firm = fn(string $id): ?Wax => ($wax = $this->cupboard->waxOrNull($id)) !== null && $wax->hardness !== null ? $wax : null;
+        $firm = fn (string $id): ?Wax => ($wax = $this->cupboard->waxOrNull($id)) !== null && $wax->hardness !== null ? $wax : null;
         [$likeId, $like] = $from->ofTheAlmanac('like', 'wax or butter', $firm);
         $fields = [
             'latin' => $from->name('latin', 80, false),
@@ -224,11 +224,11 @@ final readonly class OwnReader
         $hardness = $fields['hardness'] ?? $like?->hardness;
         // Without these no share of it can be reckoned at all, so they are asked.
         $meltsFrom === null &&
-            !$from->has('melts_from') &&
-            !$from->has('melts_to') &&
+            ! $from->has('melts_from') &&
+            ! $from->has('melts_to') &&
             $from->refuse('melts_from', MaterialException::ownNeeds('where it melts', 'a wax or butter it is like'));
         $hardness === null &&
-            !$from->has('hardness') &&
+            ! $from->has('hardness') &&
             $from->refuse('hardness', MaterialException::ownNeeds('how hard it is', 'a wax or butter it is like'));
         if ($from->faults() !== [] || $meltsFrom === null || $meltsTo === null || $hardness === null) {
             return [null, [], []];

@@ -116,7 +116,7 @@ final readonly class Row
     public function texts(string $key): array
     {
         return array_values(
-            array_map(fn(mixed $value) => is_string($value) ? $value : throw $this->wrong($key, 'a list of texts'), $this->list($key)),
+            array_map(fn (mixed $value) => is_string($value) ? $value : throw $this->wrong($key, 'a list of texts'), $this->list($key)),
         );
     }
 

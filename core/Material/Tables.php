@@ -27,7 +27,7 @@ final class Tables
      */
     public static function shipped(?\Closure $read = null): self
     {
-        $folder = dirname(__DIR__, 2) . '/data';
+        $folder = dirname(__DIR__, 2).'/data';
 
         return $read === null ? (self::$shipped ??= new self($folder)) : new self($folder, $read);
     }

@@ -87,13 +87,13 @@ final readonly class Wilting
     /** In a cook's words. */
     public function says(): string
     {
-        $lost = round($this->lost * 100) . ' % of its weight is gone';
+        $lost = round($this->lost * 100).' % of its weight is gone';
 
         return match ($this->verdict) {
             'dried' => "{$lost}, and hardly any water is left: it is dried. Use it as dried herb.",
             'ready' => "{$lost}: it is wilted, and ready. It should be limp and not crisp.",
-            default => $lost .
-                sprintf(', and about %d %% should be: not yet.', round($this->readyLost * 100)) .
+            default => $lost.
+                sprintf(', and about %d %% should be: not yet.', round($this->readyLost * 100)).
                 match (true) {
                     $this->leastHours === null => '',
                     $this->mostHours === null => sprintf(' At this rate at least %s more.', AmountWriter::span($this->leastHours)),

@@ -92,6 +92,6 @@ final class AmountException extends RefusedException
 
     private static function short(string $typed): string
     {
-        return mb_strlen($typed) > 40 ? mb_substr($typed, 0, 40) . '…' : $typed;
+        return mb_strlen($typed) > 40 ? mb_substr($typed, 0, 40).'…' : $typed;
     }
 }

@@ -19,7 +19,7 @@ final readonly class AmountReader
     private const DROPS = ['drop', 'drops', 'gtt'];
 
     private const NUMBER =
-        '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|' . '\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
+        '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|'.'\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
 
     private const SIGNS = [
         '¼' => 1 / 4,
@@ -83,7 +83,7 @@ final readonly class AmountReader
             throw AmountException::notAboveZero($typed);
         }
         $amount = $this->range($text, $typed, $wanted, $bareUnit) ?? $this->sum($text, $typed, $wanted, $bareUnit);
-        if (!is_finite($amount->value)) {
+        if (! is_finite($amount->value)) {
             throw AmountException::unreadable($typed, $wanted);
         }
         if ($amount->kind !== $wanted) {
@@ -125,7 +125,7 @@ final readonly class AmountReader
     public function number(string $typed): float
     {
         $text = $this->plain($typed);
-        if (preg_match('/^' . self::NUMBER . '$/u', $text) !== 1) {
+        if (preg_match('/^'.self::NUMBER.'$/u', $text) !== 1) {
             throw new AmountException('unreadable', sprintf('“%s” is not a number. Write it like 2 or 1 1/2.', mb_substr($typed, 0, 40)));
         }
 
@@ -156,7 +156,7 @@ final readonly class AmountReader
             preg_match('/(?<![\d.,])(\d{1,3}(?:,\d{3})+)\.(\d+)(?![\d.,])|(?<![\d.,])(\d{1,3}(?:\.\d{3})+),(\d+)(?![\d.,])/', $text, $m) ===
             1
         ) {
-            $plain = str_replace([',', '.'], '', $m[1] . ($m[3] ?? '')) . '.' . $m[2] . ($m[4] ?? '');
+            $plain = str_replace([',', '.'], '', $m[1].($m[3] ?? '')).'.'.$m[2].($m[4] ?? '');
             $text = str_replace($m[0], $plain, $text);
         }
         // No thousands begin with a nought: "0,915" is read one way.
@@ -177,7 +177,7 @@ final readonly class AmountReader
         if (preg_match('/^\d+\s*-\s*\d+\s*[\/⁄]\s*\d+\s*(?!\s*(?:-|to))\D*$/u', $text) === 1) {
             return null;
         }
-        if (preg_match('/^(' . self::NUMBER . ')\s*(?:-|to)\s*(' . self::NUMBER . ')\s*([^\d]*)$/u', $text, $m) !== 1) {
+        if (preg_match('/^('.self::NUMBER.')\s*(?:-|to)\s*('.self::NUMBER.')\s*([^\d]*)$/u', $text, $m) !== 1) {
             return null;
         }
         $unit = $this->unit($m[3], $typed, $wanted, $bareUnit);
@@ -199,8 +199,8 @@ final readonly class AmountReader
         while ($rest !== '') {
             if (
                 preg_match(
-                    '/^(-?)(' .
-                        self::NUMBER .
+                    '/^(-?)('.
+                        self::NUMBER.
                         ')\s*([^\d+¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚,&]*?)(?:\s*(?:[+,&]|\b(?:and|plus|less|minus)\b)\s*|(?=[\d¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚])|$)/iu',
                     $rest,
                     $m,

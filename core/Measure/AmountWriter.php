@@ -21,17 +21,17 @@ final readonly class AmountWriter
     {
         return match ($kind) {
             Kind::Mass => match (true) {
-                abs($value) >= 1000 => self::trim($value / 1000, 2) . ' kg',
-                abs($value) < 10 => self::trim($value, 1) . ' g',
-                default => (int) round($value) . ' g',
+                abs($value) >= 1000 => self::trim($value / 1000, 2).' kg',
+                abs($value) < 10 => self::trim($value, 1).' g',
+                default => (int) round($value).' g',
             },
             Kind::Volume => match (true) {
-                abs($value) >= 1000 => self::trim($value / 1000, 2) . ' L',
-                abs($value) < 10 => self::trim($value, 1) . ' mL',
-                default => (int) round($value) . ' mL',
+                abs($value) >= 1000 => self::trim($value / 1000, 2).' L',
+                abs($value) < 10 => self::trim($value, 1).' mL',
+                default => (int) round($value).' mL',
             },
-            Kind::Length => (int) round($value) . ' mm',
-            Kind::Temperature => (int) round($value) . ' °C',
+            Kind::Length => (int) round($value).' mm',
+            Kind::Temperature => (int) round($value).' °C',
             Kind::Time => self::span($value),
         };
     }
@@ -40,10 +40,10 @@ final readonly class AmountWriter
     public static function span(float $hours): string
     {
         return match (true) {
-            $hours < 1 => (int) round($hours * 60) . ' min',
-            $hours < 96 => self::trim($hours, 1) . ' h',
-            fmod($hours, 168.0) < 1e-9 => self::trim($hours / 168, 0) . ($hours < 200 ? ' week' : ' weeks'),
-            default => self::trim($hours / 24, 0) . ' days',
+            $hours < 1 => (int) round($hours * 60).' min',
+            $hours < 96 => self::trim($hours, 1).' h',
+            fmod($hours, 168.0) < 1e-9 => self::trim($hours / 168, 0).($hours < 200 ? ' week' : ' weeks'),
+            default => self::trim($hours / 24, 0).' days',
         };
     }
 
@@ -53,8 +53,8 @@ final readonly class AmountWriter
         $minutes = (int) round($hours * 60);
 
         return $minutes < 60
-            ? $minutes . ' min'
-            : intdiv($minutes, 60) . ' h' . ($minutes % 60 === 0 ? '' : sprintf(' %02d', $minutes % 60));
+            ? $minutes.' min'
+            : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : sprintf(' %02d', $minutes % 60));
     }
 
     /**
@@ -74,7 +74,7 @@ final readonly class AmountWriter
         $off = $value > 0 ? (($shown - $value) / $value) * 100 : 0.0;
         // A spoon or an ounce that is so far out is no help: what a scale or a small jug shows is.
         if (abs($off) > self::MOST_OFF) {
-            return ['text' => self::trim($value, $value < 1 ? 2 : 1) . ($kind === Kind::Mass ? ' g' : ' mL'), 'rounding_percent' => 0.0];
+            return ['text' => self::trim($value, $value < 1 ? 2 : 1).($kind === Kind::Mass ? ' g' : ' mL'), 'rounding_percent' => 0.0];
         }
 
         return ['text' => $text, 'rounding_percent' => round($off, 1)];
@@ -85,7 +85,7 @@ final readonly class AmountWriter
     {
         $ounces = $ml / Unit::make('fl oz')->factor;
 
-        return self::trim($ounces, $ounces < 0.995 ? 2 : 1) . ' fl oz';
+        return self::trim($ounces, $ounces < 0.995 ? 2 : 1).' fl oz';
     }
 
     /** The house's cup, mL. */
@@ -103,7 +103,7 @@ final readonly class AmountWriter
         if ($ml < $tbsp) {
             $quarters = max(1, (int) round(($ml / $tsp) * 4));
 
-            return [self::mixed($quarters / 4) . ' tsp', ($quarters / 4) * $tsp];
+            return [self::mixed($quarters / 4).' tsp', ($quarters / 4) * $tsp];
         }
         if ($ml < $cup / 4 - $tsp / 2) {
             $whole = (int) floor($ml / $tbsp + 1e-9);
@@ -113,7 +113,7 @@ final readonly class AmountWriter
                 $half = 0;
             }
 
-            return [$whole . ' tbsp' . ($half > 0 ? ' + ' . self::mixed($half / 2) . ' tsp' : ''), $whole * $tbsp + ($half / 2) * $tsp];
+            return [$whole.' tbsp'.($half > 0 ? ' + '.self::mixed($half / 2).' tsp' : ''), $whole * $tbsp + ($half / 2) * $tsp];
         }
 
         return $this->cups($ml, $cup, $tbsp, $tsp);
@@ -136,7 +136,7 @@ final readonly class AmountWriter
             }
         }
         $mark = (float) $best;
-        $text = self::mixed($mark / $cup) . ($mark / $cup > 1.001 ? ' cups' : ' cup');
+        $text = self::mixed($mark / $cup).($mark / $cup > 1.001 ? ' cups' : ' cup');
         $apart = $ml - $mark;
         $teaspoons = (int) round(abs($apart) / $tsp);
         // A difference under 1.5 % is less than pouring to a line can tell.
@@ -149,7 +149,7 @@ final readonly class AmountWriter
         $spoon = $inTbsp ? $tbsp : $tsp;
 
         return [
-            $text . ($apart > 0 ? ' + ' : ' less ') . $spoons . ($inTbsp ? ' tbsp' : ' tsp'),
+            $text.($apart > 0 ? ' + ' : ' less ').$spoons.($inTbsp ? ' tbsp' : ' tsp'),
             $mark + ($apart > 0 ? 1 : -1) * $spoons * $spoon,
         ];
     }
@@ -162,7 +162,7 @@ final readonly class AmountWriter
         $parts = max(1, (int) round(($grams / $oz) * $step));
         $pounds = intdiv($parts, 16 * $step);
         $ounces = ($parts - $pounds * 16 * $step) / $step;
-        $words = array_filter([$pounds > 0 ? $pounds . ' lb' : '', $ounces > 0 || $pounds === 0 ? self::mixed($ounces) . ' oz' : '']);
+        $words = array_filter([$pounds > 0 ? $pounds.' lb' : '', $ounces > 0 || $pounds === 0 ? self::mixed($ounces).' oz' : '']);
 
         return [implode(' ', $words), ($parts / $step) * $oz];
     }
@@ -180,7 +180,7 @@ final readonly class AmountWriter
             }
         }
 
-        return ($whole > 0 || $sign === '' ? (string) $whole : '') . $sign;
+        return ($whole > 0 || $sign === '' ? (string) $whole : '').$sign;
     }
 
     private static function trim(float $value, int $places): string

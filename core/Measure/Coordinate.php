@@ -9,8 +9,8 @@ final class Coordinate
 {
     /** Degrees, minutes and seconds, each parted from the one before it by its sign or a space: "1234" is no 123 degrees and 4 minutes. */
     private const PATTERN =
-        '/^([NSEW])?\s*([-−+])?\s*(\d{1,3}(?:\.\d+)?)' .
-        '(?:\s*(?:°|º|deg|\s)(?:\s*(\d{1,2}(?:\.\d+)?)(?:\s*(?:[′\'’]|min|\s)' .
+        '/^([NSEW])?\s*([-−+])?\s*(\d{1,3}(?:\.\d+)?)'.
+        '(?:\s*(?:°|º|deg|\s)(?:\s*(\d{1,2}(?:\.\d+)?)(?:\s*(?:[′\'’]|min|\s)'.
         '(?:\s*(\d{1,2}(?:\.\d+)?)\s*(?:[″"”]|\'\'|sec)?)?)?)?)?\s*([NSEW])?$/iu';
 
     /**
@@ -25,11 +25,11 @@ final class Coordinate
             return null;
         }
         $m += array_fill(0, 7, '');
-        $letter = strtoupper($m[1] . $m[6]);
+        $letter = strtoupper($m[1].$m[6]);
         [$minutes, $seconds] = [(float) $m[4], (float) $m[5]];
         $below = $above === 'N' ? 'S' : 'W';
         // "−2.6 W" may be either side, and 61 minutes are none.
-        if (!in_array($letter, ['', $above, $below], true) || ($letter !== '' && $m[2] !== '') || $minutes >= 60 || $seconds >= 60) {
+        if (! in_array($letter, ['', $above, $below], true) || ($letter !== '' && $m[2] !== '') || $minutes >= 60 || $seconds >= 60) {
             return null;
         }
         if ($m[4] !== '' && str_contains($m[3], '.')) {

@@ -31,10 +31,10 @@ final class Figures
 
     /** What an amount of a whole wish is in, where it is told in words. */
     private const UNITS =
-        '(?:cups?|pints?|quarts?|litres?|liters?|gallons?|tablespoons?|tbsp|teaspoons?|tsp|ounces?|pounds?|' .
+        '(?:cups?|pints?|quarts?|litres?|liters?|gallons?|tablespoons?|tbsp|teaspoons?|tsp|ounces?|pounds?|'.
         'hours?|days?|weeks?|months?)\b';
 
-    private const COUNTED = '(?:' . self::UNITS . '|\d|(?:half|grams?|kilos?|drops?|minutes?|parts?|bottles?|tins?|jars?)\b)';
+    private const COUNTED = '(?:'.self::UNITS.'|\d|(?:half|grams?|kilos?|drops?|minutes?|parts?|bottles?|tins?|jars?)\b)';
 
     /**
      * Digits of any script as 0 to 9, with an Arabic decimal sign as a point. PHP makes 0 of all others, and a number
@@ -45,7 +45,7 @@ final class Figures
         if (preg_match('/[^\x00-\x7F]/', $text) !== 1) {
             return $text;
         }
-        $digits = preg_replace_callback('/(?![0-9])\p{Nd}/u', fn(array $m) => (string) \IntlChar::charDigitValue($m[0]), $text) ?? $text;
+        $digits = preg_replace_callback('/(?![0-9])\p{Nd}/u', fn (array $m) => (string) \IntlChar::charDigitValue($m[0]), $text) ?? $text;
 
         return preg_replace('/(?<=\d)\x{066B}(?=\d)/u', '.', $digits) ?? $digits;
     }
@@ -54,7 +54,7 @@ final class Figures
     public static function ofAmount(string $typed): string
     {
         // Most of what is typed has no number in words, and is read at every stroke of a key.
-        if (preg_match('/\b(?:an?|and|of|half|quarters?|thirds?|' . self::anyWord() . ')\b/iu', $typed) !== 1) {
+        if (preg_match('/\b(?:an?|and|of|half|quarters?|thirds?|'.self::anyWord().')\b/iu', $typed) !== 1) {
             return self::ascii($typed);
         }
         $unit = '(?:fl\.?\s+oz|\p{L}+)\b';
@@ -70,18 +70,18 @@ final class Figures
     public static function inSentence(string $text): string
     {
         $text = self::shares(self::SEVERAL_SHARES, $text, self::UNITS);
-        $text = self::words($text, '\s+to\s+(?:\d|(?:' . self::anyWord() . ')\b)', '\s+' . self::COUNTED);
-        $text = preg_replace_callback('/(?<=\d to )(?:' . self::anyWord() . ')\b/iu', self::figure(...), $text) ?? $text;
+        $text = self::words($text, '\s+to\s+(?:\d|(?:'.self::anyWord().')\b)', '\s+'.self::COUNTED);
+        $text = preg_replace_callback('/(?<=\d to )(?:'.self::anyWord().')\b/iu', self::figure(...), $text) ?? $text;
         $text = self::andAHalf(self::shares(self::SHARES, $text, self::UNITS), self::UNITS);
 
-        return preg_replace('/(?<=\s)an?\s+(?=' . self::UNITS . ')/iu', '1 ', $text) ?? $text;
+        return preg_replace('/(?<=\s)an?\s+(?='.self::UNITS.')/iu', '1 ', $text) ?? $text;
     }
 
     /** One to twelve in figures, where one of these comes after it. */
     private static function words(string $text, string ...$before): string
     {
         return preg_replace_callback(
-            '/(?<![\p{L}\d-])(?:' . self::anyWord() . ')\b(?!-)(?=' . implode('|', $before) . ')/iu',
+            '/(?<![\p{L}\d-])(?:'.self::anyWord().')\b(?!-)(?='.implode('|', $before).')/iu',
             self::figure(...),
             $text,
         ) ?? $text;
@@ -93,7 +93,7 @@ final class Figures
         foreach ($shares as $share => $figures) {
             // "2 half pints" is no two and a half of them.
             $pattern = "/(?<![\\p{L}\\d⁄\\/.]|[\\d⁄\\/.] ){$share}\\s+(?:of\\s+)?(?:an?\\s+)?(?={$unit})/iu";
-            $text = preg_replace($pattern, $figures . ' ', $text) ?? $text;
+            $text = preg_replace($pattern, $figures.' ', $text) ?? $text;
         }
 
         return $text;
@@ -103,13 +103,13 @@ final class Figures
     private static function andAHalf(string $text, string $unit): string
     {
         $whole = '(?<![\p{L}\d\/⁄.])(\d+|an?)';
-        $one = fn(string $number): string => ctype_digit($number) ? $number : '1';
-        $text = preg_replace('/(\d)\s+and\s+(?=' . self::FRACTION . ')/iu', '$1 ', $text) ?? $text;
+        $one = fn (string $number): string => ctype_digit($number) ? $number : '1';
+        $text = preg_replace('/(\d)\s+and\s+(?='.self::FRACTION.')/iu', '$1 ', $text) ?? $text;
         $text =
-            preg_replace_callback("/{$whole}\\s+and\\s+a\\s+half(?=\\s+{$unit})/iu", fn(array $m) => $one($m[1]) . ' 1/2', $text) ?? $text;
+            preg_replace_callback("/{$whole}\\s+and\\s+a\\s+half(?=\\s+{$unit})/iu", fn (array $m) => $one($m[1]).' 1/2', $text) ?? $text;
         $after = "/{$whole}\\s+({$unit})\\s+and\\s+a\\s+half\\b(?!\\s+{$unit})/iu";
 
-        return preg_replace_callback($after, fn(array $m) => "{$one($m[1])} 1/2 {$m[2]}", $text) ?? $text;
+        return preg_replace_callback($after, fn (array $m) => "{$one($m[1])} 1/2 {$m[2]}", $text) ?? $text;
     }
 
     private static function anyWord(): string

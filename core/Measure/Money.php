@@ -39,7 +39,7 @@ final class Money
     /** Money and nothing else, "£4.50", "1,250.00 EUR"; null of "12/kg", which is no price, and of "50p", which is no fifty pounds. */
     public static function read(string $typed): ?float
     {
-        $plain = preg_replace('/^(?:' . self::MONEY . ')\s*|\s*(?:' . self::MONEY . ')$/u', '', trim($typed)) ?? '';
+        $plain = preg_replace('/^(?:'.self::MONEY.')\s*|\s*(?:'.self::MONEY.')$/u', '', trim($typed)) ?? '';
         $thousands = preg_match('/^\d{1,3}(?:([, .])\d{3})+([.,])\d{1,2}$/', $plain, $m) === 1 && $m[1] !== $m[2] ? $m[1] : '';
         $plain = preg_replace('/,(\d{1,2})$/', '.$1', $thousands === '' ? $plain : str_replace($thousands, '', $plain)) ?? '';
 
@@ -58,14 +58,14 @@ final class Money
 
     private static function writer(string $locale, int $style): \NumberFormatter
     {
-        if (!isset(self::$writers[$locale . $style])) {
+        if (! isset(self::$writers[$locale.$style])) {
             $writer = new \NumberFormatter($locale, $style);
             if ($style === \NumberFormatter::DECIMAL) {
                 $writer->setAttribute(\NumberFormatter::FRACTION_DIGITS, 2);
             }
-            self::$writers[$locale . $style] = $writer;
+            self::$writers[$locale.$style] = $writer;
         }
 
-        return self::$writers[$locale . $style];
+        return self::$writers[$locale.$style];
     }
 }

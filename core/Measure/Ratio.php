@@ -38,7 +38,7 @@ final readonly class Ratio
     /** @throws RatioException when outside 1:1 to 1:60, or the convention is none of the three */
     public static function of(float $parts, string $by): self
     {
-        if (!in_array($by, [self::WEIGHT_TO_VOLUME, self::WEIGHT_TO_WEIGHT, self::VOLUME_TO_VOLUME], true)) {
+        if (! in_array($by, [self::WEIGHT_TO_VOLUME, self::WEIGHT_TO_WEIGHT, self::VOLUME_TO_VOLUME], true)) {
             throw RatioException::unknownConvention($by);
         }
         if ($parts < 1 || $parts > self::LEANEST) {
@@ -88,6 +88,6 @@ final readonly class Ratio
     {
         $parts = rtrim(rtrim(number_format($this->parts, 1, '.', ''), '0'), '.');
 
-        return '1:' . $parts . ($this->by === self::WEIGHT_TO_VOLUME ? '' : ' ' . $this->by);
+        return '1:'.$parts.($this->by === self::WEIGHT_TO_VOLUME ? '' : ' '.$this->by);
     }
 }

@@ -31,18 +31,18 @@ final readonly class Composition
     /** @return list<Weighed> */
     public function of(PartKind ...$kinds): array
     {
-        return array_values(array_filter($this->weighed, fn(Weighed $each) => in_array($each->part->kind, $kinds, true)));
+        return array_values(array_filter($this->weighed, fn (Weighed $each) => in_array($each->part->kind, $kinds, true)));
     }
 
     /** g of those kinds. */
     public function gramsOf(PartKind ...$kinds): float
     {
-        return array_sum(array_map(fn(Weighed $each) => $each->grams, $this->of(...$kinds)));
+        return array_sum(array_map(fn (Weighed $each) => $each->grams, $this->of(...$kinds)));
     }
 
     public function mlOf(PartKind ...$kinds): float
     {
-        return array_sum(array_map(fn(Weighed $each) => $each->ml(), $this->of(...$kinds)));
+        return array_sum(array_map(fn (Weighed $each) => $each->ml(), $this->of(...$kinds)));
     }
 
     public function share(Weighed $each): float
@@ -70,14 +70,14 @@ final readonly class Composition
      */
     public function melts(float $oilGramsPerMol, float $poursBelow): ?array
     {
-        $fats = array_values(array_filter($this->weighed, fn(Weighed $each) => $each->part->fusion !== null && $each->grams > 0));
+        $fats = array_values(array_filter($this->weighed, fn (Weighed $each) => $each->part->fusion !== null && $each->grams > 0));
         if ($fats === [] || $this->firmness <= 0) {
             return null;
         }
-        $clear = max(array_map(fn(Weighed $fat) => $fat->part->fusion?->dissolvesAt($this->share($fat), $oilGramsPerMol) ?? -INF, $fats));
-        $firm = fn(float $celsius): float => array_sum(
+        $clear = max(array_map(fn (Weighed $fat) => $fat->part->fusion?->dissolvesAt($this->share($fat), $oilGramsPerMol) ?? -INF, $fats));
+        $firm = fn (float $celsius): float => array_sum(
             array_map(
-                fn(Weighed $fat) => $fat->part->hardness *
+                fn (Weighed $fat) => $fat->part->hardness *
                     ($fat->part->fusion?->stillSolid($this->share($fat), $celsius, $oilGramsPerMol) ?? 0.0),
                 $fats,
             ),

@@ -23,7 +23,7 @@ final readonly class Firmness
 
         return new self(
             array_map(
-                fn(Row $row) => [
+                fn (Row $row) => [
                     'id' => $row->text('id'),
                     'name' => $row->text('name'),
                     'from' => $row->number('from'),

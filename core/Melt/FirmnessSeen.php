@@ -44,7 +44,7 @@ final readonly class FirmnessSeen
             return null;
         }
         $band = $rule->band($middle);
-        $isOf = fn(Verdict $each): bool => $rule->band($each->firmness)['id'] === $band['id'];
+        $isOf = fn (Verdict $each): bool => $rule->band($each->firmness)['id'] === $band['id'];
 
         return self::of($middle, $band['to'] - $band['from'], array_values(array_filter($house->verdicts, $isOf)), $rule);
     }

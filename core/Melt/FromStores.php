@@ -41,7 +41,7 @@ final class FromStores
         return array_values(
             array_filter(
                 $house->kitchen->lots,
-                fn(Lot $lot) => $lot->kind === LotKind::Bottle && abs(($house->bottleMl[$lot->material] ?? 0.0) - $ml) < $ml * 0.02,
+                fn (Lot $lot) => $lot->kind === LotKind::Bottle && abs(($house->bottleMl[$lot->material] ?? 0.0) - $ml) < $ml * 0.02,
             ),
         );
     }
@@ -49,6 +49,6 @@ final class FromStores
     /** @return list<Lot> of one material */
     private static function lots(LotKind $kind, string $material, House $house): array
     {
-        return array_values(array_filter($house->kitchen->lots, fn(Lot $lot) => $lot->kind === $kind && $lot->material === $material));
+        return array_values(array_filter($house->kitchen->lots, fn (Lot $lot) => $lot->kind === $kind && $lot->material === $material));
     }
 }

@@ -52,7 +52,7 @@ final readonly class Ingredients
         }
         $all = array_values($by);
         // Of the same weight, in the order they were put in.
-        usort($all, fn(array $a, array $b) => round($b['grams'], 6) <=> round($a['grams'], 6));
+        usort($all, fn (array $a, array $b) => round($b['grams'], 6) <=> round($a['grams'], 6));
         foreach ($herbs as $herb) {
             $plants[serialize($herb)] = $herb;
         }
@@ -67,7 +67,7 @@ final readonly class Ingredients
     {
         $in = $part->boiled === null ? [] : ['water' => true];
 
-        return array_map(fn(array $herb) => self::plant($herb['plant']) + $in, $part->herbs());
+        return array_map(fn (array $herb) => self::plant($herb['plant']) + $in, $part->herbs());
     }
 
     /** @return array{name: mixed, latin: string} */
@@ -75,7 +75,7 @@ final readonly class Ingredients
     {
         return [
             'name' => $plant->id === '' ? $plant->name : $plant->said(),
-            'latin' => ($plant->latin === '' ? ucfirst($plant->name) : $plant->latin) . ' Extract',
+            'latin' => ($plant->latin === '' ? ucfirst($plant->name) : $plant->latin).' Extract',
         ];
     }
 
@@ -87,7 +87,7 @@ final readonly class Ingredients
         return $infused === null
             ? [['name' => $weighed->part->said, 'inci' => $weighed->part->inci, 'grams' => $weighed->grams]]
             : array_map(
-                fn(array $oil) => [
+                fn (array $oil) => [
                     'name' => $oil['carrier']->said(),
                     'inci' => $oil['carrier']->names->inci,
                     'grams' => $weighed->grams * $oil['share'],
@@ -102,7 +102,7 @@ final readonly class Ingredients
         return [
             ...array_column($this->each, 'name'),
             ...array_map(
-                fn(array $herb) => Said::of('melt.from-plant' . (isset($herb['water']) ? '-water' : ''), ['herb' => $herb['name']]),
+                fn (array $herb) => Said::of('melt.from-plant'.(isset($herb['water']) ? '-water' : ''), ['herb' => $herb['name']]),
                 $this->herbs,
             ),
         ];

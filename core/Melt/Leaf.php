@@ -41,7 +41,7 @@ final readonly class Leaf
         if ($amount === null) {
             throw MeltException::leafWeight();
         }
-        if (!$mix->state->isWet()) {
+        if (! $mix->state->isWet()) {
             throw MeltException::leafDry($mix->name());
         }
         $uptake = $house->kitchen->uptake($mix, self::WAY);
@@ -61,7 +61,7 @@ final readonly class Leaf
     /** "fresh plantain leaf" */
     public function said(): Said
     {
-        return Said::of('melt.leaf-' . $this->mix->state->value, ['herb' => $this->mix->said()]);
+        return Said::of('melt.leaf-'.$this->mix->state->value, ['herb' => $this->mix->said()]);
     }
 
     public function typed(): string
@@ -92,7 +92,7 @@ final readonly class Leaf
     /** @return list<array{name: mixed, latin: string}> as an ingredient */
     public function plants(): array
     {
-        return array_map(fn(HerbPart $part) => Ingredients::plant($part->plant), $this->mix->parts);
+        return array_map(fn (HerbPart $part) => Ingredients::plant($part->plant), $this->mix->parts);
     }
 
     /**

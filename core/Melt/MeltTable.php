@@ -28,7 +28,7 @@ final class MeltTable
 
     public static function of(Tables $tables): self
     {
-        return $tables->made(self::class, fn() => new self($tables));
+        return $tables->made(self::class, fn () => new self($tables));
     }
 
     /** @return array<string, Product> by id */

@@ -38,19 +38,19 @@ final readonly class Melting
         } catch (WishException $refused) {
             $remedies = new ProductRemedies($this->table, $house);
             $faults = array_map(
-                fn(array $fault) => $fault + ['ways' => array_map(fn(Way $way) => $way->toArray(), $remedies->of($document, $fault))],
+                fn (array $fault) => $fault + ['ways' => array_map(fn (Way $way) => $way->toArray(), $remedies->of($document, $fault))],
                 $refused->faults,
             );
             $kept = WishException::faults($faults)->tried(
-                /** @param  array<string, mixed>  $change */ fn(array $change): bool => $this->leadsOut($document, $change, $house),
+                /** @param  array<string, mixed>  $change */ fn (array $change): bool => $this->leadsOut($document, $change, $house),
             )->faults;
             throw WishException::faults(array_map(self::fewWays(...), $kept))->saying($this->sentence($document, $refused, $house));
         }
 
         return $plan->withNotes(
             array_map(
-                fn(Note $note): Note => $note->withWays(
-                    array_values(array_filter($note->ways, fn(Way $way) => $this->leadsOut($document, $way->change, $house, $note->id))),
+                fn (Note $note): Note => $note->withWays(
+                    array_values(array_filter($note->ways, fn (Way $way) => $this->leadsOut($document, $way->change, $house, $note->id))),
                 ),
                 $plan->notes,
             ),
@@ -66,7 +66,7 @@ final readonly class Melting
      */
     private function sentence(array $document, WishException $refused, House $house): ?array
     {
-        $at = array_map(fn(array $fault) => explode('.', $fault['field'])[0], $refused->faults);
+        $at = array_map(fn (array $fault) => explode('.', $fault['field'])[0], $refused->faults);
         foreach ([$document, array_diff_key($document, array_flip($at))] as $wish) {
             try {
                 $read = (new ProductWishReader($this->table, $house))->read($wish);
@@ -75,9 +75,8 @@ final readonly class Melting
             }
 
             return array_map(
-                fn(array $piece) => [
-                    'text' =>
-                        (in_array($piece['slot'], $at, true) ? self::asWritten($document[$piece['slot']] ?? null, $house) : null) ??
+                fn (array $piece) => [
+                    'text' => (in_array($piece['slot'], $at, true) ? self::asWritten($document[$piece['slot']] ?? null, $house) : null) ??
                         $house->kitchen->words()->of($piece['text']),
                 ] + $piece,
                 ProductSentence::of($read, null, $this->table),
@@ -93,7 +92,7 @@ final readonly class Melting
         $names = [];
         foreach (is_array($parts) ? $parts : [] as $part) {
             $id = is_array($part) ? $part['id'] ?? null : $part;
-            if (!is_string($id)) {
+            if (! is_string($id)) {
                 return null;
             }
             $cupboard = $house->kitchen->cupboard();
@@ -131,7 +130,7 @@ final readonly class Melting
             return false;
         }
 
-        return array_filter($plan->notes, fn(Note $note) => $note->id === $complaint) === [];
+        return array_filter($plan->notes, fn (Note $note) => $note->id === $complaint) === [];
     }
 
     /**

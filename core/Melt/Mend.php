@@ -38,7 +38,7 @@ final readonly class Mend
      */
     public static function of(float $massG, float $from, float $to, Wax $with, ?float $roomMl = null, float $oilGramsPerMl = 0.915): self
     {
-        if (!is_finite($massG) || $massG <= 0 || $massG > self::MOST_G) {
+        if (! is_finite($massG) || $massG <= 0 || $massG > self::MOST_G) {
             throw MeltException::nothingToMend();
         }
         $equivalent = $with->hardness ?? 0.0;

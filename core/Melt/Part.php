@@ -182,8 +182,8 @@ final readonly class Part
     public function key(): string
     {
         return match (true) {
-            $this->infused !== null => 'batch.' . $this->infused->id,
-            $this->boiled !== null => 'boil.' . $this->boiled->id,
+            $this->infused !== null => 'batch.'.$this->infused->id,
+            $this->boiled !== null => 'boil.'.$this->boiled->id,
             default => $this->id,
         };
     }

@@ -52,20 +52,20 @@ final readonly class PartsReader
     {
         return array_key_exists('butters', $document)
             ? $this->group($document, 'butters', $this->butter(...))
-            : array_map(fn(array $usual) => Going::share($this->usualWax($usual['id']), $usual['share']), $product->butters);
+            : array_map(fn (array $usual) => Going::share($this->usualWax($usual['id']), $usual['share']), $product->butters);
     }
 
     /** The product's own oil; where that is barred, the best for its use that is not. */
     private function usualOil(Product $product): Part
     {
         $usual = Part::ofOil($this->cupboard->carrier($product->carrier), $this->cupboard);
-        if (!$this->isBarred($usual)) {
+        if (! $this->isBarred($usual)) {
             return $usual;
         }
         foreach ($this->house->kitchen->ranked($product->has(Product::KITCHEN) ? 'kitchen' : 'skin') as $ranked) {
             $other = Part::ofOil($ranked['carrier'], $this->cupboard);
-            $doubted = array_filter($this->heeds, fn(Heed $heed) => $heed->doubtsOil($ranked['carrier']));
-            if ($other->fusion === null && $doubted === [] && !$this->isBarred($other)) {
+            $doubted = array_filter($this->heeds, fn (Heed $heed) => $heed->doubtsOil($ranked['carrier']));
+            if ($other->fusion === null && $doubted === [] && ! $this->isBarred($other)) {
                 return $other;
             }
         }
@@ -79,7 +79,7 @@ final readonly class PartsReader
         $wax = $this->cupboard->wax($id);
         foreach ([$wax, ...array_values($this->cupboard->offered($this->cupboard->waxes()))] as $other) {
             $part = Part::ofWax($other);
-            if ($other->kind === $wax->kind && $other->hardness !== null && !$this->isBarred($part)) {
+            if ($other->kind === $wax->kind && $other->hardness !== null && ! $this->isBarred($part)) {
                 return $part;
             }
         }
@@ -89,7 +89,7 @@ final readonly class PartsReader
 
     private function isBarred(Part $part): bool
     {
-        return array_filter($this->heeds, fn(Heed $heed) => $heed->barsPart($part->allergens, $part->food)) !== [];
+        return array_filter($this->heeds, fn (Heed $heed) => $heed->barsPart($part->allergens, $part->food)) !== [];
     }
 
     /**
@@ -107,14 +107,14 @@ final readonly class PartsReader
      */
     public function oils(array $document, Product $product): array
     {
-        if (!array_key_exists('oils', $document)) {
+        if (! array_key_exists('oils', $document)) {
             return [Going::parts($this->usualOil($product))];
         }
         $oils = $this->group($document, 'oils', $this->oil(...));
         if ($oils === [] && $this->faults->all() === []) {
             $this->faults->add(MaterialException::noOil()->about('oils'));
         }
-        $byAmount = array_filter($oils, fn(Going $each) => $each->grams !== null);
+        $byAmount = array_filter($oils, fn (Going $each) => $each->grams !== null);
         if ($byAmount !== [] && count($byAmount) < count($oils)) {
             $this->faults->add(MeltException::mixedSides('oils', 'oils'));
         }
@@ -131,7 +131,7 @@ final readonly class PartsReader
     {
         $group = $seen = [];
         foreach (is_array($document[$key] ?? null) ? array_values($document[$key]) : [] as $i => $each) {
-            $going = $this->faults->tryingIn("{$key}.{$i}", fn() => $read(is_array($each) ? $each : ['id' => $each], $i));
+            $going = $this->faults->tryingIn("{$key}.{$i}", fn () => $read(is_array($each) ? $each : ['id' => $each], $i));
             if ($going === null) {
                 continue;
             }
@@ -157,7 +157,7 @@ final readonly class PartsReader
         }
         $parts = $fields['parts'] ?? 1.0;
         $parts = is_string($parts) ? $this->house->kitchen->reader()->number($parts) : $parts;
-        if ((!is_int($parts) && !is_float($parts)) || $parts <= 0 || $parts > 20_000) {
+        if ((! is_int($parts) && ! is_float($parts)) || $parts <= 0 || $parts > 20_000) {
             throw MaterialException::badParts($this->name($part));
         }
 
@@ -292,7 +292,7 @@ final readonly class PartsReader
         }
         $percent = $fields['percent'] ?? null;
         $share = is_int($percent) || is_float($percent) ? $percent / 100 : $fields['share'] ?? $usual;
-        if (!is_int($share) && !is_float($share)) {
+        if (! is_int($share) && ! is_float($share)) {
             // Water is as much of it as is left.
             return $part->kind === PartKind::Water
                 ? Going::parts($part)
@@ -328,7 +328,7 @@ final readonly class PartsReader
             return Going::amount($part, $amount->value, $amount->typed);
         }
         $percent = $fields['percent'] ?? null;
-        if (!is_int($percent) && !is_float($percent)) {
+        if (! is_int($percent) && ! is_float($percent)) {
             throw new MeltException('missing', sprintf('Say how much %s: in drops or in per cent.', $oil->name), 'percent');
         }
 
@@ -352,20 +352,20 @@ final readonly class PartsReader
             : [];
         $others = [...$this->group($document, 'others', $this->other(...)), ...$water];
         $named = array_map(
-            fn(mixed $each) => is_array($each) ? $each['id'] ?? '' : $each,
+            fn (mixed $each) => is_array($each) ? $each['id'] ?? '' : $each,
             is_array($document['others'] ?? null) ? $document['others'] : [],
         );
         $dry = [PartKind::Grain, PartKind::Powder, PartKind::SpentHerb];
-        $there = array_map(fn(Going $each) => $each->part->kind->value, $others);
-        $isOf = fn(PartKind ...$kinds): bool => array_intersect($there, array_map(fn(PartKind $kind) => $kind->value, $kinds)) !== [];
+        $there = array_map(fn (Going $each) => $each->part->kind->value, $others);
+        $isOf = fn (PartKind ...$kinds): bool => array_intersect($there, array_map(fn (PartKind $kind) => $kind->value, $kinds)) !== [];
         foreach ($product->others as $usual) {
             $part = Part::ofAddition($this->cupboard->addition($usual['id']));
             $kinds = in_array($part->kind, $dry, true) ? $dry : [$part->kind];
-            if (!$isOf(...$kinds) && !in_array($usual['id'], $named, true)) {
+            if (! $isOf(...$kinds) && ! in_array($usual['id'], $named, true)) {
                 $others[] = Going::share($part, $usual['share']);
             }
         }
-        if ($product->rest === Product::WATER && !$isOf(PartKind::Water)) {
+        if ($product->rest === Product::WATER && ! $isOf(PartKind::Water)) {
             $others[] = Going::parts(Part::ofAddition($this->cupboard->addition(Addition::WATER)));
         }
 
@@ -379,7 +379,7 @@ final readonly class PartsReader
 
         return RefusedException::at(
             'amount',
-            fn() => $this->house->kitchen->reader()->within($typed, $kind, $unit, self::LEAST_G, Solving::MOST_G, $density),
+            fn () => $this->house->kitchen->reader()->within($typed, $kind, $unit, self::LEAST_G, Solving::MOST_G, $density),
         );
     }
 

@@ -62,8 +62,8 @@ final readonly class Product
     public static function fromRow(Row $row): self
     {
         $shares = $row->row('shares');
-        $usual = fn(string $of): array => array_map(
-            fn(Row $each) => ['id' => $each->text('id'), 'share' => $each->number('share')],
+        $usual = fn (string $of): array => array_map(
+            fn (Row $each) => ['id' => $each->text('id'), 'share' => $each->number('share')],
             array_values($row->rows($of)),
         );
         $whipped = $row->rowOrNull('whipped') === null ? null : array_values($row->numbers('whipped'));

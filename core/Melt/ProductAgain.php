@@ -38,20 +38,20 @@ final class ProductAgain
         }
         $byAmount = isset($wish['total']);
         foreach (['oils' => 'mL', 'waxes' => 'g', 'butters' => 'g', 'others' => 'g', 'essential_oils' => 'g'] as $list => $unit) {
-            if (!is_array($wish[$list] ?? null)) {
+            if (! is_array($wish[$list] ?? null)) {
                 continue;
             }
-            $scaled = array_map(fn(mixed $part) => is_array($part) ? self::scaled($part, $unit, $pot, $times) : $part, $wish[$list]);
+            $scaled = array_map(fn (mixed $part) => is_array($part) ? self::scaled($part, $unit, $pot, $times) : $part, $wish[$list]);
             $byAmount = $byAmount || (in_array($list, ['oils', 'waxes'], true) && $scaled !== $wish[$list]);
             $wish[$list] = $scaled;
         }
         if (is_array($wish['leaf'] ?? null) && is_array($plan['leaf'] ?? null) && is_numeric($plan['leaf']['grams'] ?? null)) {
-            $wish['leaf'] = ['amount' => round((float) $plan['leaf']['grams'] * $times, 2) . ' g'] + $wish['leaf'];
+            $wish['leaf'] = ['amount' => round((float) $plan['leaf']['grams'] * $times, 2).' g'] + $wish['leaf'];
         }
         if (isset($wish['total'])) {
-            $wish['total'] = round(array_sum(array_map(self::grams(...), $pot)) * $times, 2) . ' g';
+            $wish['total'] = round(array_sum(array_map(self::grams(...), $pot)) * $times, 2).' g';
         }
-        if (!$byAmount) {
+        if (! $byAmount) {
             $wish['tins'] = self::tins($wish['tins'] ?? null, $product, $times);
         }
 
@@ -68,8 +68,8 @@ final class ProductAgain
     private static function scaled(array $part, string $unit, array $pot, float $times): array
     {
         $id = match (true) {
-            is_string($part['batch'] ?? null) => 'batch.' . $part['batch'],
-            is_string($part['boil'] ?? null) => 'boil.' . $part['boil'],
+            is_string($part['batch'] ?? null) => 'batch.'.$part['batch'],
+            is_string($part['boil'] ?? null) => 'boil.'.$part['boil'],
             default => $part['id'] ?? '',
         };
         $went = is_string($id) ? $pot[$id] ?? null : null;
@@ -78,7 +78,7 @@ final class ProductAgain
         }
         $much = $went[$unit === 'mL' ? 'ml' : 'grams'] ?? null;
 
-        return isset($part['amount']) && is_numeric($much) ? ['amount' => round((float) $much * $times, 3) . ' ' . $unit] + $part : $part;
+        return isset($part['amount']) && is_numeric($much) ? ['amount' => round((float) $much * $times, 3).' '.$unit] + $part : $part;
     }
 
     /** @param  array<mixed>  $part */

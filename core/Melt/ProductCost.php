@@ -40,7 +40,7 @@ final readonly class ProductCost
      */
     public function figures(float $totalG, int $tins): array
     {
-        if (!$this->any) {
+        if (! $this->any) {
             return [];
         }
         $why = [Reason::rule($this->whole ? 'cost' : 'cost-in-part')];

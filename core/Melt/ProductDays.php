@@ -67,7 +67,7 @@ final readonly class ProductDays
         foreach ($toCome as $index => $each) {
             $oils[] = OilDay::of($index, $each, $oilBy !== null && $oilBy >= $kitchen->today() ? $oilBy : null);
         }
-        $soonest = $kitchen->waking->forWork(max([$kitchen->now, ...array_map(fn(OilDay $oil) => $oil->pourableAt, $oils)]), $work);
+        $soonest = $kitchen->waking->forWork(max([$kitchen->now, ...array_map(fn (OilDay $oil) => $oil->pourableAt, $oils)]), $work);
         $late = $wish->readyBy !== null && ($latest === null || $soonest > $latest);
         $makeAt = $latest === null || $late ? $soonest : $latest;
 
@@ -103,7 +103,7 @@ final readonly class ProductDays
     /** The first day to begin an oil that is not begun yet. */
     public function startBy(): ?\DateTimeImmutable
     {
-        $starts = array_filter(array_map(fn(OilDay $oil) => $oil->startBy, $this->oils));
+        $starts = array_filter(array_map(fn (OilDay $oil) => $oil->startBy, $this->oils));
 
         return $starts === [] ? null : min($starts);
     }
@@ -142,15 +142,14 @@ final readonly class ProductDays
     {
         return [
             'ready_by' => $this->readyBy?->format('Y-m-d'),
-            'ready_text' =>
-                $this->readyBy === null
+            'ready_text' => $this->readyBy === null
                     ? null
                     : Said::just(['weekday' => ($this->late ? $this->firstReady : $this->readyBy)->format('Y-m-d')]),
             'make_at' => $this->makeAt->format(DATE_ATOM),
             'make_text' => Said::just(['long_moment' => $this->makeAt->format(DATE_ATOM)]),
             'first_ready' => $this->late ? $this->firstReady->format('Y-m-d') : null,
             'late' => $this->late,
-            'oils' => array_map(fn(OilDay $oil) => $oil->document(), $this->oils),
+            'oils' => array_map(fn (OilDay $oil) => $oil->document(), $this->oils),
         ];
     }
 

@@ -53,19 +53,19 @@ final readonly class ProductDocument
             'tins' => [
                 'vessel' => $plan->wish->product->vessel,
                 'sizes' => array_map(
-                    fn(array $tin) => ['ml' => $tin['ml'], 'holds_ml' => round($tin['holds'], 3), 'count' => $tin['count']],
+                    fn (array $tin) => ['ml' => $tin['ml'], 'holds_ml' => round($tin['holds'], 3), 'count' => $tin['count']],
                     $plan->tins->tins,
                 ),
                 'count' => $plan->tins->count(),
                 'wished' => $plan->tins->wished,
                 'left_ml' => round($plan->tins->leftMl, 3),
             ],
-            'cautions' => array_map(fn(Note $note) => $note->toArray(), $plan->notes),
+            'cautions' => array_map(fn (Note $note) => $note->toArray(), $plan->notes),
             'steps' => $plan->steps,
             'leaf' => $warmth === null ? null : $plan->wish->leaf?->document($warmth),
             'days' => $plan->days?->document(),
             'ingredients' => [
-                'cook' => array_map(fn(mixed $name) => $name instanceof Said ? $name : Said::just($name), $ingredients->cook()),
+                'cook' => array_map(fn (mixed $name) => $name instanceof Said ? $name : Said::just($name), $ingredients->cook()),
                 'inci' => $ingredients->inci(),
                 'allergens' => $ingredients->allergens,
                 'fragrance' => $ingredients->fragrance,
@@ -118,7 +118,7 @@ final readonly class ProductDocument
             'bands' => $firmness->bands,
             'bears_c' => $plan->wish->bearsC,
             'moves' => array_map(
-                fn(array $move) => [
+                fn (array $move) => [
                     'id' => $move['id'],
                     'firmness' => round($move['firmness'], 6),
                     'says' => Said::of('melt.move', [
@@ -129,8 +129,7 @@ final readonly class ProductDocument
                 ],
                 $plan->moves,
             ),
-            'learned' =>
-                $plan->seen === null
+            'learned' => $plan->seen === null
                     ? null
                     : ['mean' => round($plan->seen->mean, 6), 'verdicts' => $plan->seen->verdicts, 'steps' => $plan->seen->steps] +
                         $plan->seen->range(),

@@ -42,7 +42,7 @@ final readonly class ProductFigures
         if ($this->melts === null) {
             return null;
         }
-        $hardest = max([-INF, ...array_map(fn(Weighed $each) => $each->part->fusion->meltsToC ?? -INF, $this->pot->weighed)]);
+        $hardest = max([-INF, ...array_map(fn (Weighed $each) => $each->part->fusion->meltsToC ?? -INF, $this->pot->weighed)]);
 
         // It need not be as warm as the wax alone melts; but what is not clear by then is not stirred long.
         return $this->melts + [
@@ -92,7 +92,7 @@ final readonly class ProductFigures
             Figure::exactly('total_volume', $pot->totalMl, 'mL', Reason::rule('melt-volume')),
         ];
         foreach ($pot->weighed as $each) {
-            $figures[] = Figure::exactly('mass.' . $each->part->key(), $each->grams, 'g', $this->why($each));
+            $figures[] = Figure::exactly('mass.'.$each->part->key(), $each->grams, 'g', $this->why($each));
         }
 
         return $figures;
@@ -132,7 +132,7 @@ final readonly class ProductFigures
         if ($this->wish->firmness === null || $this->wish->waxesByAmount()) {
             return [Reason::rule('melt-wax-given', ['mass' => ['g' => $this->pot->gramsOf(PartKind::Wax)]])];
         }
-        $hard = array_sum(array_map(fn(Weighed $each) => $each->grams * $each->part->hardness, $waxes));
+        $hard = array_sum(array_map(fn (Weighed $each) => $each->grams * $each->part->hardness, $waxes));
         $all = $this->pot->firmness * $this->pot->totalG;
         $equivalent = $hard / max(1e-9, $this->pot->gramsOf(PartKind::Wax));
 
@@ -140,7 +140,7 @@ final readonly class ProductFigures
             Reason::rule('melt-wax', [
                 'wanted' => ['firmness' => $this->wish->firmness],
                 'others' => ['firmness' => ($all - $hard) / $this->pot->totalG],
-                'wax' => ['all' => array_map(fn(Weighed $each) => $each->part->said, $waxes)],
+                'wax' => ['all' => array_map(fn (Weighed $each) => $each->part->said, $waxes)],
                 'equivalent' => round($equivalent, 2),
                 'share' => ['share' => $this->pot->gramsOf(PartKind::Wax) / $this->pot->totalG],
             ]),
@@ -160,7 +160,7 @@ final readonly class ProductFigures
         if ($wish->waxesByAmount() && $wish->firmness !== null) {
             return [Reason::rule('melt-total-wax', ['wax' => ['g' => $this->pot->gramsOf(PartKind::Wax)]])];
         }
-        $holds = array_sum(array_map(fn(array $tin) => $tin['holds'] * $tin['count'], $this->tins->tins));
+        $holds = array_sum(array_map(fn (array $tin) => $tin['holds'] * $tin['count'], $this->tins->tins));
 
         return [
             Reason::rule('melt-total-tins', [
@@ -179,7 +179,7 @@ final readonly class ProductFigures
             return [Figure::exactly('firmness', 0.0, 'firmness', Reason::rule('melt-pours'))];
         }
         $sure = array_sum(
-            array_map(fn(Weighed $each) => $each->part->id === 'beeswax' ? $pot->share($each) : 0.0, $pot->of(PartKind::Wax)),
+            array_map(fn (Weighed $each) => $each->part->id === 'beeswax' ? $pot->share($each) : 0.0, $pot->of(PartKind::Wax)),
         );
         // Beeswax counts one by definition; what the others stand for is known coarsely.
         $spread = ($pot->firmness - $sure) * $this->table->value('equivalent_spread');
@@ -187,12 +187,12 @@ final readonly class ProductFigures
             'parts' => [
                 'each' => array_values(
                     array_map(
-                        fn(Weighed $each) => Said::of('melt.counts', [
+                        fn (Weighed $each) => Said::of('melt.counts', [
                             'share' => ['share' => $pot->share($each)],
                             'part' => $each->part->said,
                             'equivalent' => $each->part->hardness,
                         ]),
-                        array_filter($pot->weighed, fn(Weighed $each) => $each->part->hardness > 0),
+                        array_filter($pot->weighed, fn (Weighed $each) => $each->part->hardness > 0),
                     ),
                 ),
             ],
@@ -268,7 +268,7 @@ final readonly class ProductFigures
             $drops = $each['oil']->drops($each['grams'], $perMl);
             if ($drops !== null) {
                 $figures[] = Figure::exactly(
-                    'drops.' . $each['oil']->id,
+                    'drops.'.$each['oil']->id,
                     $drops,
                     'drops',
                     Reason::rule('melt-drops', [
@@ -280,7 +280,7 @@ final readonly class ProductFigures
                 );
             }
             $figures[] = Figure::exactly(
-                'percent.' . $each['oil']->id,
+                'percent.'.$each['oil']->id,
                 $each['percent'],
                 '%',
                 Reason::rule('melt-percent', [
@@ -296,7 +296,7 @@ final readonly class ProductFigures
                 '%',
                 Reason::rule('melt-ceiling', [
                     'ceiling' => ['%' => $this->scents->ceiling],
-                    'by' => Said::of('melt.ceiling-' . $this->scents->by),
+                    'by' => Said::of('melt.ceiling-'.$this->scents->by),
                 ]),
             );
         }
@@ -321,11 +321,11 @@ final readonly class ProductFigures
                     : Reason::rule('melt-tins', [
                         'tins' => [
                             'all' => array_map(
-                                fn(array $tin) => Said::of('melt.tins-of', [
+                                fn (array $tin) => Said::of('melt.tins-of', [
                                     'count' => ['count' => $tin['count']],
                                     'ml' => ['mL' => $tin['ml']],
                                 ]),
-                                array_values(array_filter($this->tins->tins, fn(array $tin) => $tin['count'] > 0)),
+                                array_values(array_filter($this->tins->tins, fn (array $tin) => $tin['count'] > 0)),
                             ),
                         ],
                         'fill' => ['share' => $this->wish->tins[0]->fill],

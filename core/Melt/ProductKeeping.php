@@ -75,7 +75,7 @@ final readonly class ProductKeeping
                 Reason::rule('melt-keeps-leaf', ['months' => $wish->leaf->rule->number('months')]),
             ];
         }
-        usort($ends, fn(array $a, array $b) => $a[0] <=> $b[0]);
+        usort($ends, fn (array $a, array $b) => $a[0] <=> $b[0]);
         [$first, $low, $why] = $ends[0];
 
         return new self($first, min($low, $first), $first, [Reason::rule('melt-keeps'), $why], $coldOnly);
@@ -122,8 +122,8 @@ final readonly class ProductKeeping
             new StorageFacts($today, $today, lots: $lots, antioxidant: $antioxidant ?? 'none'),
             $tables,
         );
-        $weakest = array_map(fn(array $oil) => $oil['carrier'], $oils);
-        usort($weakest, fn($a, $b) => $a->months->opened <=> $b->months->opened);
+        $weakest = array_map(fn (array $oil) => $oil['carrier'], $oils);
+        usort($weakest, fn ($a, $b) => $a->months->opened <=> $b->months->opened);
 
         return [
             $keeping->bestBefore,

@@ -37,10 +37,10 @@ final readonly class ProductNotes
             ...self::shares($wish, $pot),
             ...self::leaf($wish, $pot),
             ...self::days($days, $keeping),
-            ...array_map(fn($rule) => $rules->told($rule, $facts), $rules->holding($facts, 'melt')),
+            ...array_map(fn ($rule) => $rules->told($rule, $facts), $rules->holding($facts, 'melt')),
         ];
         $order = ['stop' => 0, 'care' => 1, 'note' => 2];
-        usort($notes, fn(Note $a, Note $b) => $order[$a->rank] <=> $order[$b->rank]);
+        usort($notes, fn (Note $a, Note $b) => $order[$a->rank] <=> $order[$b->rank]);
 
         return $notes;
     }
@@ -87,22 +87,22 @@ final readonly class ProductNotes
         }
         $tags = $scents->tags() + [
             'leaf-in' => $wish->leaf !== null,
-            'wax' => array_filter($pot->weighed, fn(Weighed $each) => $each->part->fusion !== null) !== [],
+            'wax' => array_filter($pot->weighed, fn (Weighed $each) => $each->part->fusion !== null) !== [],
             'cold-only' => $keeping->coldOnly,
         ];
         foreach ($wish->product->traits() as $trait) {
-            $tags['product:' . $trait] = true;
+            $tags['product:'.$trait] = true;
         }
         foreach ($wish->for as $person) {
-            $tags['for:' . $person] = true;
+            $tags['for:'.$person] = true;
         }
         foreach ($pot->weighed as $each) {
-            $tags['part:' . $each->part->id] = true;
-            $tags['kind:' . $each->part->kind->value] = true;
+            $tags['part:'.$each->part->id] = true;
+            $tags['kind:'.$each->part->kind->value] = true;
         }
         $words = [];
         foreach (['vapour', 'pregnancy', 'pets', 'sunlight', 'irritant', 'never-eaten', 'salicylate', 'daisy-family'] as $trait) {
-            $words['scents_' . str_replace('-', '_', $trait)] = ['all' => $scents->having($trait)];
+            $words['scents_'.str_replace('-', '_', $trait)] = ['all' => $scents->having($trait)];
         }
 
         return Facts::ofProduct(
@@ -111,11 +111,11 @@ final readonly class ProductNotes
             array_values(array_unique([...$allergens])),
             $iodine[1] > 0 ? $iodine[0] / $iodine[1] : null,
             array_filter($tags),
-            $words + ['scents' => ['all' => array_map(fn(array $each) => $each['oil']->said(), $scents->each)]],
+            $words + ['scents' => ['all' => array_map(fn (array $each) => $each['oil']->said(), $scents->each)]],
             $carriers,
             $wish->heeds,
             array_map(
-                fn(Weighed $each) => [
+                fn (Weighed $each) => [
                     'called' => $each->part->said,
                     'food' => $each->part->food,
                     'allergens' => $each->part->allergens,
@@ -131,7 +131,7 @@ final readonly class ProductNotes
         $notes = [];
         foreach ($scents->over() as $each) {
             $notes[] = new Note(
-                'scent-over.' . $each['oil']->id,
+                'scent-over.'.$each['oil']->id,
                 'stop',
                 Said::of($each['oil']->limitForSun ? 'melt.over-sun' : 'melt.over-skin', [
                     'scent' => $each['oil']->said(),
@@ -146,7 +146,7 @@ final readonly class ProductNotes
                         sprintf('Take %s at %s %%', $each['oil']->name, Wording::number((float) $each['limit'])),
                     ),
                 ],
-                source: Said::of('source:' . $each['oil']->source),
+                source: Said::of('source:'.$each['oil']->source),
                 acknowledge: true,
             );
         }
@@ -162,7 +162,7 @@ final readonly class ProductNotes
                 Said::of($scents->byPerson ? 'melt.over-person' : 'melt.over-ceiling', [
                     'percent' => ['%' => round($scents->percent, 2)],
                     'ceiling' => ['%' => $scents->ceiling],
-                    'by' => Said::of('melt.ceiling-' . $scents->by),
+                    'by' => Said::of('melt.ceiling-'.$scents->by),
                 ]),
                 'scents',
                 [$this->lowered($wish, $to, sprintf('Take %s %% of scent in all', Wording::number($scents->ceiling)))],
@@ -219,7 +219,7 @@ final readonly class ProductNotes
         foreach ($wish->all() as $going) {
             if ($going->byCup) {
                 $notes[] = new Note(
-                    'by-cup.' . $going->part->id,
+                    'by-cup.'.$going->part->id,
                     'care',
                     Said::of('melt.by-cup', ['typed' => $going->typed, 'part' => $going->part->said, 'mass' => ['g' => $going->gramsOf()]]),
                     'waxes',
@@ -289,7 +289,7 @@ final readonly class ProductNotes
     {
         [$least, $most] = $wish->product->shares['wax'];
         $share = $pot->gramsOf(PartKind::Wax) / $pot->totalG;
-        $beeswaxOnly = array_filter($wish->waxes, fn(Going $each) => $each->part->hardness !== 1.0) === [];
+        $beeswaxOnly = array_filter($wish->waxes, fn (Going $each) => $each->part->hardness !== 1.0) === [];
 
         return $beeswaxOnly && $most > 0 && ($share < $least * 0.8 || $share > $most * 1.25)
             ? [

@@ -58,7 +58,7 @@ final readonly class ProductRemedies
     {
         $bands = array_slice($this->table->firmness()->bands, 1);
         $ways = array_map(
-            fn(array $band) => new Way('as-' . $band['id'], sprintf('Make it %s', $band['name']), ['firmness' => $band['id']]),
+            fn (array $band) => new Way('as-'.$band['id'], sprintf('Make it %s', $band['name']), ['firmness' => $band['id']]),
             $bands,
         );
 
@@ -75,7 +75,7 @@ final readonly class ProductRemedies
         $sizes = array_reverse($product->vesselMl ?? []);
 
         return array_map(
-            fn(float $ml) => new Way('tins-' . $ml, sprintf('Into %ss of %g mL', $product->vessel ?? 'tin', $ml), [
+            fn (float $ml) => new Way('tins-'.$ml, sprintf('Into %ss of %g mL', $product->vessel ?? 'tin', $ml), [
                 'tins' => [['ml' => $ml]],
             ]),
             $sizes,
@@ -105,7 +105,7 @@ final readonly class ProductRemedies
                 new Way('all-of-it', sprintf('Use all there is of it, %g mL', $infused->leftMl), [
                     'total' => null,
                     'oils' => [['batch' => $infused->id, 'amount' => sprintf('%.3f mL', $infused->leftMl)]],
-                    'tins' => array_map(fn(mixed $tin) => ['ml' => is_array($tin) ? $tin['ml'] ?? 60 : 60], $tins) ?: null,
+                    'tins' => array_map(fn (mixed $tin) => ['ml' => is_array($tin) ? $tin['ml'] ?? 60 : 60], $tins) ?: null,
                 ]),
             ];
     }
@@ -126,7 +126,7 @@ final readonly class ProductRemedies
                 $some = ['boil' => $boiled->id, 'amount' => sprintf('%.3f g', $boiled->leftG)];
                 $water = in_array(
                     Addition::WATER,
-                    array_map(fn(mixed $other) => is_array($other) ? $other['id'] ?? '' : $other, $others),
+                    array_map(fn (mixed $other) => is_array($other) ? $other['id'] ?? '' : $other, $others),
                     true,
                 );
                 $ways[] = new Way(
@@ -150,7 +150,7 @@ final readonly class ProductRemedies
     {
         [$list, $index] = array_pad(explode('.', $field), 2, null);
         $parts = $document[$list] ?? null;
-        if ($index === null || !is_array($parts) || !array_is_list($parts)) {
+        if ($index === null || ! is_array($parts) || ! array_is_list($parts)) {
             return [(string) $list => null];
         }
         unset($parts[(int) $index]);

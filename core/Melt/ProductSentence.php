@@ -18,7 +18,7 @@ final class ProductSentence
      */
     public static function of(ProductWish $wish, ?Composition $pot, MeltTable $table): array
     {
-        $chosen = fn(string ...$slots) => array_intersect($slots, $wish->chosen) !== [];
+        $chosen = fn (string ...$slots) => array_intersect($slots, $wish->chosen) !== [];
         $product = $wish->product;
         $pieces = [...self::howMuch($wish, $chosen('tins', 'total'), $chosen('product'))];
         if ($wish->waxes !== []) {
@@ -49,7 +49,7 @@ final class ProductSentence
         }
         $pieces[] = self::plain('stop');
 
-        return array_values(array_filter($pieces, fn(array $piece) => $piece['text']->code !== 'sentence.nothing'));
+        return array_values(array_filter($pieces, fn (array $piece) => $piece['text']->code !== 'sentence.nothing'));
     }
 
     /** Where it is kept, as one says it; the degrees where no such place is meant. */
@@ -75,7 +75,7 @@ final class ProductSentence
                 $product,
             ];
         }
-        if (!$wish->tinsSayHowMuch()) {
+        if (! $wish->tinsSayHowMuch()) {
             return [
                 self::piece('product', Said::of('sentence.first', ['it' => $wish->product->name]), $product['chosen']),
                 self::plain('in'),
@@ -94,11 +94,11 @@ final class ProductSentence
     private static function tins(ProductWish $wish): array
     {
         return array_map(
-            fn(Tin $tin) => Said::of($tin->count === null ? 'melt.some-tins' : 'melt.tins', [
+            fn (Tin $tin) => Said::of($tin->count === null ? 'melt.some-tins' : 'melt.tins', [
                 'count' => ['count' => $tin->count ?? 0],
                 'number' => $tin->count ?? 0,
                 'ml' => ['mL' => $tin->ml],
-                'vessel' => Said::of('melt.vessel-' . $wish->product->vessel, ['number' => $tin->count ?? 2]),
+                'vessel' => Said::of('melt.vessel-'.$wish->product->vessel, ['number' => $tin->count ?? 2]),
             ]),
             $wish->tins,
         );
@@ -111,25 +111,25 @@ final class ProductSentence
                 ? $table->firmness()->named($wish->word)
                 : $table->firmness()->band($pot->firmness ?? ($wish->firmness ?? 0.0));
 
-        return Said::of('melt.firm-' . $band['id']);
+        return Said::of('melt.firm-'.$band['id']);
     }
 
     private static function oils(ProductWish $wish): Said
     {
         if ($wish->oilsByAmount()) {
             return Said::just([
-                'all' => array_map(fn(Going $g) => Said::of('melt.of', ['amount' => $g->typed, 'part' => $g->part->said]), $wish->oils),
+                'all' => array_map(fn (Going $g) => Said::of('melt.of', ['amount' => $g->typed, 'part' => $g->part->said]), $wish->oils),
             ]);
         }
-        $parts = array_map(fn(Going $g) => $g->parts, $wish->oils);
-        $names = ['all' => array_map(fn(Going $g) => $g->part->said, $wish->oils)];
+        $parts = array_map(fn (Going $g) => $g->parts, $wish->oils);
+        $names = ['all' => array_map(fn (Going $g) => $g->part->said, $wish->oils)];
 
         return count(array_unique($parts)) === 1
             ? Said::just($names)
             : Said::of('sentence.mix', [
                 'herbs' => $names,
                 'parts' => [
-                    'ratio' => array_map(fn(float $part) => abs($part - round($part)) < 1e-9 ? (int) $part : round($part, 2), $parts),
+                    'ratio' => array_map(fn (float $part) => abs($part - round($part)) < 1e-9 ? (int) $part : round($part, 2), $parts),
                 ],
             ]);
     }
@@ -139,7 +139,7 @@ final class ProductSentence
     {
         return Said::just([
             'all' => array_map(
-                fn(Going $g) => match (true) {
+                fn (Going $g) => match (true) {
                     $g->typed !== '' => Said::of('melt.of', ['amount' => $g->typed, 'part' => $g->part->said]),
                     $g->share !== null => self::share($g->share, $g->part),
                     default => Said::just($g->part->said),
@@ -153,7 +153,7 @@ final class ProductSentence
     {
         foreach (self::SHARES as $word => $is) {
             if (abs($share - $is) < 0.002) {
-                return Said::of('sentence.share-of', ['share' => Said::of('share.' . $word), 'oil' => $part->said]);
+                return Said::of('sentence.share-of', ['share' => Said::of('share.'.$word), 'oil' => $part->said]);
             }
         }
         $percent = $share * 100;
@@ -172,10 +172,10 @@ final class ProductSentence
     /** @return list<array{slot: ?string, text: Said, chosen: bool}> for whom and without what: one word, changed in one place */
     private static function forWhom(ProductWish $wish): array
     {
-        $people = array_map(fn(string $id) => Said::of('melt.for-' . $id), $wish->for === ['anyone'] ? [] : $wish->for);
+        $people = array_map(fn (string $id) => Said::of('melt.for-'.$id), $wish->for === ['anyone'] ? [] : $wish->for);
         // Whom it is for is said already.
-        $heeds = array_filter($wish->heeds, fn(Heed $heed) => $heed->person === '');
-        $without = array_map(fn(Heed $heed) => Said::of('heed:' . $heed->id), array_values($heeds));
+        $heeds = array_filter($wish->heeds, fn (Heed $heed) => $heed->person === '');
+        $without = array_map(fn (Heed $heed) => Said::of('heed:'.$heed->id), array_values($heeds));
 
         return match (true) {
             $people === [] && $without === [] => [self::plain('nothing')],
@@ -197,7 +197,7 @@ final class ProductSentence
     {
         return [
             'slot' => null,
-            'text' => Said::of(in_array($words, ['comma', 'of', 'stop', 'nothing'], true) ? 'sentence.' . $words : 'melt.' . $words),
+            'text' => Said::of(in_array($words, ['comma', 'of', 'stop', 'nothing'], true) ? 'sentence.'.$words : 'melt.'.$words),
             'chosen' => true,
         ];
     }

@@ -27,7 +27,7 @@ final readonly class ProductSteps
     /** Minutes of hands. */
     public function minutes(): float
     {
-        $tins = array_sum(array_map(fn(Tin $tin) => $tin->count ?? $this->wish->product->usualCount, $this->wish->tins));
+        $tins = array_sum(array_map(fn (Tin $tin) => $tin->count ?? $this->wish->product->usualCount, $this->wish->tins));
         $method = $this->wish->product->method;
 
         return count($this->pot->weighed) * self::MINUTES['weigh'] +
@@ -63,10 +63,10 @@ final readonly class ProductSteps
         $steps = [];
         $reads = 0.0;
         foreach (self::order($this->pot) as $each) {
-            if (!$each->part->kind->goesInCool()) {
+            if (! $each->part->kind->goesInCool()) {
                 $reads += $each->grams;
                 $steps[] = [
-                    'id' => 'weigh.' . $each->part->key(),
+                    'id' => 'weigh.'.$each->part->key(),
                     'says' => Said::of($each->grams === $reads ? 'melt.step.weigh' : 'melt.step.weigh-on', [
                         'mass' => ['g' => $each->grams],
                         'part' => $each->part->said,
@@ -82,7 +82,7 @@ final readonly class ProductSteps
     /** @return list<array{id: string, says: Said}> */
     private function cool(): array
     {
-        $cool = array_values(array_filter($this->pot->weighed, fn(Weighed $each) => $each->part->kind->goesInCool()));
+        $cool = array_values(array_filter($this->pot->weighed, fn (Weighed $each) => $each->part->kind->goesInCool()));
         if ($cool === []) {
             return [];
         }
@@ -92,7 +92,7 @@ final readonly class ProductSteps
                 'warmth' => ['C' => $this->warmth['drops'] ?? 0.0],
                 'parts' => [
                     'all' => array_map(
-                        fn(Weighed $each) => Said::of('melt.of', ['amount' => $this->amount($each), 'part' => $each->part->said]),
+                        fn (Weighed $each) => Said::of('melt.of', ['amount' => $this->amount($each), 'part' => $each->part->said]),
                         $cool,
                     ),
                 ],
@@ -145,7 +145,7 @@ final readonly class ProductSteps
     /** @return list<Weighed> what is liquid first, for it is the most, then butters, waxes and the rest; what goes in cool last */
     public static function order(Composition $pot): array
     {
-        $of = fn(PartKind ...$kinds) => $pot->of(...$kinds);
+        $of = fn (PartKind ...$kinds) => $pot->of(...$kinds);
 
         return [
             ...$of(PartKind::Oil),
@@ -164,6 +164,6 @@ final readonly class ProductSteps
      */
     private static function step(string $id, array $with = []): array
     {
-        return ['id' => $id, 'says' => Said::of('melt.step.' . $id, $with)];
+        return ['id' => $id, 'says' => Said::of('melt.step.'.$id, $with)];
     }
 }

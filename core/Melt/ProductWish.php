@@ -68,6 +68,6 @@ final readonly class ProductWish
     /** Whether every tin's number was said, so that they say how much is to be made. */
     public function tinsSayHowMuch(): bool
     {
-        return $this->tins !== [] && array_filter($this->tins, fn(Tin $tin) => $tin->count === null) === [];
+        return $this->tins !== [] && array_filter($this->tins, fn (Tin $tin) => $tin->count === null) === [];
     }
 }

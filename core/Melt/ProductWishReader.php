@@ -29,23 +29,23 @@ final readonly class ProductWishReader
     public function read(array $document): ProductWish
     {
         $faults = new Faults();
-        $product = $faults->trying('product', fn() => $this->table->product(Fields::text($document, 'product') ?? 'salve'));
+        $product = $faults->trying('product', fn () => $this->table->product(Fields::text($document, 'product') ?? 'salve'));
         if ($product === null) {
             throw self::all($faults);
         }
-        $heeds = $faults->trying('heed', fn() => $this->house->kitchen->cupboard()->heedsOf($document['heed'] ?? [])) ?? [];
+        $heeds = $faults->trying('heed', fn () => $this->house->kitchen->cupboard()->heedsOf($document['heed'] ?? [])) ?? [];
         $parts = new PartsReader($this->house, $faults, $heeds);
         $oils = $parts->oils($document, $product);
         $waxes = $parts->waxes($document);
         $butters = $parts->butters($document, $product);
         $others = $parts->others($document, $product);
         $scents = $parts->scents($document);
-        $total = isset($document['total']) ? $faults->trying('total', fn() => $this->total($document)) : null;
+        $total = isset($document['total']) ? $faults->trying('total', fn () => $this->total($document)) : null;
         $tins = $this->tins($document, $product, $faults);
         $leaf = is_array($document['leaf'] ?? null) ? $this->leaf($document['leaf'], $product, $faults) : null;
         $bears = $document['bears_c'] ?? null;
-        $readyBy = $faults->trying('ready_by', fn() => WishedDays::day($document, 'ready_by', $this->house->kitchen->today()));
-        [$firmness, $word] = $faults->trying('firmness', fn() => $this->firmness($document)) ?? [null, null];
+        $readyBy = $faults->trying('ready_by', fn () => WishedDays::day($document, 'ready_by', $this->house->kitchen->today()));
+        [$firmness, $word] = $faults->trying('firmness', fn () => $this->firmness($document)) ?? [null, null];
         $said = $firmness !== null;
         if ($faults->all() !== [] || $oils === []) {
             throw self::all($faults);
@@ -71,7 +71,7 @@ final readonly class ProductWishReader
             throw self::all($faults);
         }
         $how = $byAmount || $total !== null || $waxByAmount;
-        $sayHowMuch = $tins !== [] && array_filter($tins, fn(Tin $tin) => $tin->count === null) === [];
+        $sayHowMuch = $tins !== [] && array_filter($tins, fn (Tin $tin) => $tin->count === null) === [];
         if ($tins === []) {
             $tins = [new Tin($product->usualMl, $how ? null : $product->usualCount, $product->fill)];
         }
@@ -96,7 +96,7 @@ final readonly class ProductWishReader
             self::people($document, $heeds),
             $leaf,
             $readyBy,
-            array_map(strval(...), array_keys(array_filter($document, fn(mixed $each) => $each !== null && $each !== []))),
+            array_map(strval(...), array_keys(array_filter($document, fn (mixed $each) => $each !== null && $each !== []))),
             $heeds,
         );
     }
@@ -136,13 +136,13 @@ final readonly class ProductWishReader
      */
     private function leaf(array $fields, Product $product, Faults $faults): ?Leaf
     {
-        if (!$product->has(Product::TAKES_LEAF)) {
+        if (! $product->has(Product::TAKES_LEAF)) {
             $faults->add(MeltException::noLeaf($product->name));
 
             return null;
         }
         $found = new Faults();
-        $fields = array_filter($fields, fn(mixed $each) => $each !== null) + ['state' => State::Fresh->value];
+        $fields = array_filter($fields, fn (mixed $each) => $each !== null) + ['state' => State::Fresh->value];
         $read = (new HerbsReader($this->house->kitchen->cupboard(), $this->house->kitchen))->read(['herb' => $fields], $found);
         foreach ($found->all() as $fault) {
             $faults->add(
@@ -152,7 +152,7 @@ final readonly class ProductWishReader
 
         return $read === null
             ? null
-            : $faults->tryingIn('leaf', fn() => Leaf::of($read['mix'], $read['total'], $this->house, $this->table));
+            : $faults->tryingIn('leaf', fn () => Leaf::of($read['mix'], $read['total'], $this->house, $this->table));
     }
 
     /**
@@ -166,7 +166,7 @@ final readonly class ProductWishReader
             $tin = $faults->tryingIn("tins.{$i}", function () use ($each, $product): Tin {
                 $fields = is_array($each) ? $each : [];
                 $ml = $fields['ml'] ?? null;
-                if ((!is_int($ml) && !is_float($ml)) || $ml < Tin::LEAST_ML || $ml > Tin::MOST_ML) {
+                if ((! is_int($ml) && ! is_float($ml)) || $ml < Tin::LEAST_ML || $ml > Tin::MOST_ML) {
                     throw MeltException::sizes()->about('ml');
                 }
                 $count = $fields['count'] ?? null;
@@ -211,7 +211,7 @@ final readonly class ProductWishReader
     /** @param  list<Going>  $waxes */
     private static function sides(Faults $faults, Product $product, bool $firmness, bool $oils, bool $wax, bool $total, array $waxes): void
     {
-        $some = array_filter($waxes, fn(Going $each) => $each->grams !== null);
+        $some = array_filter($waxes, fn (Going $each) => $each->grams !== null);
         if ($some !== [] && count($some) < count($waxes)) {
             $faults->add(MeltException::mixedSides('waxes', 'waxes'));
         }
@@ -227,7 +227,7 @@ final readonly class ProductWishReader
                 ),
             );
         }
-        if (!$firmness && $product->firmness === null && $waxes !== [] && !$wax) {
+        if (! $firmness && $product->firmness === null && $waxes !== [] && ! $wax) {
             $faults->add(new MeltException('missing', 'Say how much wax, or how firm it is to be.', 'waxes.0.amount'));
         }
     }
@@ -243,19 +243,19 @@ final readonly class ProductWishReader
         foreach ($groups as $field => $group) {
             foreach ($group as $i => $going) {
                 $part = $going->part;
-                if ($kitchen && !$part->food) {
+                if ($kitchen && ! $part->food) {
                     $faults->add(MeltException::notFood($parts->name($part), $product->name)->about("{$field}.{$i}"));
                 }
-                if ($part->kind === PartKind::Water && !$product->has(Product::WATER)) {
+                if ($part->kind === PartKind::Water && ! $product->has(Product::WATER)) {
                     $faults->add(MeltException::noWater($product->name)->about("{$field}.{$i}"));
                 }
             }
         }
-        $is = fn(PartKind $kind): bool => array_filter($groups['others'], fn(Going $each) => $each->part->kind === $kind) !== [];
-        if ($product->has(Product::WATER) && !$is(PartKind::Preservative)) {
+        $is = fn (PartKind $kind): bool => array_filter($groups['others'], fn (Going $each) => $each->part->kind === $kind) !== [];
+        if ($product->has(Product::WATER) && ! $is(PartKind::Preservative)) {
             $faults->add(MeltException::noPreservative());
         }
-        if ($product->has(Product::WATER) && !$is(PartKind::Emulsifier)) {
+        if ($product->has(Product::WATER) && ! $is(PartKind::Emulsifier)) {
             $faults->add(new MeltException('no_emulsifier', 'Without an emulsifier water and oil part again. Put one in.', 'others'));
         }
     }
@@ -268,8 +268,8 @@ final readonly class ProductWishReader
     private static function people(array $document, array $heeds): array
     {
         $for = $document['for'] ?? [];
-        $people = array_filter(is_array($for) ? $for : [$for], fn(mixed $each) => is_string($each) && $each !== '');
-        $also = array_filter(array_map(fn(Heed $heed) => $heed->person, $heeds), fn(string $person) => $person !== '');
+        $people = array_filter(is_array($for) ? $for : [$for], fn (mixed $each) => is_string($each) && $each !== '');
+        $also = array_filter(array_map(fn (Heed $heed) => $heed->person, $heeds), fn (string $person) => $person !== '');
 
         return array_values(array_unique([...$people, ...$also]));
     }

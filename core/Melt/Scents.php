@@ -46,7 +46,7 @@ final readonly class Scents
             }
         }
         $from = $table->rules->row('allergens_named')->number($rinsed ? 'rinse_off_percent' : 'leave_on_percent');
-        $named = array_keys(array_filter($allergens, fn(float $percent) => $percent > $from));
+        $named = array_keys(array_filter($allergens, fn (float $percent) => $percent > $from));
         sort($named);
         [$ceiling, $by, $person] = self::ceiling($wish, $table->rules, $rinsed);
 
@@ -57,7 +57,7 @@ final readonly class Scents
     public function over(): array
     {
         return array_values(
-            array_filter($this->each, fn(array $each) => $each['limit'] !== null && $each['percent'] > $each['limit'] + 1e-9),
+            array_filter($this->each, fn (array $each) => $each['limit'] !== null && $each['percent'] > $each['limit'] + 1e-9),
         );
     }
 
@@ -72,9 +72,9 @@ final readonly class Scents
         $tags = $this->each === [] ? [] : ['essential-oils' => true];
         foreach ($this->each as $each) {
             foreach ($each['oil']->traits as $trait) {
-                $tags['scent:' . $trait] = true;
+                $tags['scent:'.$trait] = true;
             }
-            if ($each['oil']->limitForSun && !$this->rinsed) {
+            if ($each['oil']->limitForSun && ! $this->rinsed) {
                 $tags['scent:sunlight'] = true;
             }
         }
@@ -87,10 +87,10 @@ final readonly class Scents
     {
         return array_values(
             array_map(
-                fn(array $each) => $each['oil']->said(),
+                fn (array $each) => $each['oil']->said(),
                 array_filter(
                     $this->each,
-                    fn(array $each) => $each['oil']->has($trait) || ($trait === 'sunlight' && $each['oil']->limitForSun),
+                    fn (array $each) => $each['oil']->has($trait) || ($trait === 'sunlight' && $each['oil']->limitForSun),
                 ),
             ),
         );

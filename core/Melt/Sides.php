@@ -43,38 +43,38 @@ final readonly class Sides
      */
     private function __construct(public array $wax, public array $rest, public array $shared, public array $fixed)
     {
-        $this->share = self::sum($shared, fn(Going $g) => $g->shareOf());
-        $this->hardShare = self::sum($shared, fn(Going $g) => $g->shareOf() * $g->part->hardness);
-        $this->mlShare = self::sum($shared, fn(Going $g) => $g->shareOf() / $g->part->gramsPerMl);
-        $this->amount = self::sum($fixed, fn(Going $g) => $g->gramsOf());
-        $this->hardAmount = self::sum($fixed, fn(Going $g) => $g->gramsOf() * $g->part->hardness);
-        $this->mlAmount = self::sum($fixed, fn(Going $g) => $g->gramsOf() / $g->part->gramsPerMl);
+        $this->share = self::sum($shared, fn (Going $g) => $g->shareOf());
+        $this->hardShare = self::sum($shared, fn (Going $g) => $g->shareOf() * $g->part->hardness);
+        $this->mlShare = self::sum($shared, fn (Going $g) => $g->shareOf() / $g->part->gramsPerMl);
+        $this->amount = self::sum($fixed, fn (Going $g) => $g->gramsOf());
+        $this->hardAmount = self::sum($fixed, fn (Going $g) => $g->gramsOf() * $g->part->hardness);
+        $this->mlAmount = self::sum($fixed, fn (Going $g) => $g->gramsOf() / $g->part->gramsPerMl);
         [$this->waxHardness, $this->waxMl] = self::of($wax);
         [$this->restHardness, $this->restMl] = self::of($rest);
     }
 
     public static function in(ProductWish $wish): self
     {
-        $solved = $wish->firmness !== null && $wish->waxes !== [] && !$wish->waxesByAmount();
+        $solved = $wish->firmness !== null && $wish->waxes !== [] && ! $wish->waxesByAmount();
         $loose = [...$wish->butters, ...$wish->others, ...$wish->scents, ...$solved ? [] : $wish->waxes];
         if ($wish->product->rest === 'oil') {
-            $rest = $wish->oilsByAmount() ? self::parts($wish->oils, fn(Going $g) => $g->gramsOf()) : self::byVolume($wish->oils);
+            $rest = $wish->oilsByAmount() ? self::parts($wish->oils, fn (Going $g) => $g->gramsOf()) : self::byVolume($wish->oils);
         } else {
             // Water there is as much of as is left: the oils have a share of their own, or an amount.
-            $isRest = fn(Going $each): bool => $each->part->kind === PartKind::Water && $each->grams === null && $each->share === null;
-            $rest = self::parts(array_values(array_filter($loose, $isRest)), fn(Going $g) => $g->parts);
+            $isRest = fn (Going $each): bool => $each->part->kind === PartKind::Water && $each->grams === null && $each->share === null;
+            $rest = self::parts(array_values(array_filter($loose, $isRest)), fn (Going $g) => $g->parts);
             [$least, $most] = $wish->product->shares['oil'];
             $oils = $wish->oilsByAmount()
                 ? $wish->oils
-                : array_map(fn(array $oil) => Going::share($oil[0], ($oil[1] * ($least + $most)) / 2), self::byVolume($wish->oils));
-            $loose = [...array_filter($loose, fn(Going $each) => !$isRest($each)), ...$oils];
+                : array_map(fn (array $oil) => Going::share($oil[0], ($oil[1] * ($least + $most)) / 2), self::byVolume($wish->oils));
+            $loose = [...array_filter($loose, fn (Going $each) => ! $isRest($each)), ...$oils];
         }
 
         return new self(
-            $solved ? self::parts($wish->waxes, fn(Going $g) => $g->parts) : [],
+            $solved ? self::parts($wish->waxes, fn (Going $g) => $g->parts) : [],
             $rest,
-            array_values(array_filter($loose, fn(Going $each) => $each->grams === null)),
-            array_values(array_filter($loose, fn(Going $each) => $each->grams !== null)),
+            array_values(array_filter($loose, fn (Going $each) => $each->grams === null)),
+            array_values(array_filter($loose, fn (Going $each) => $each->grams !== null)),
         );
     }
 
@@ -86,12 +86,12 @@ final readonly class Sides
     public function weighed(float $totalG, float $waxG, float $restG): array
     {
         return [
-            ...array_map(fn(Going $going) => new Weighed($going->part, $going->grams ?? $going->shareOf() * $totalG), [
+            ...array_map(fn (Going $going) => new Weighed($going->part, $going->grams ?? $going->shareOf() * $totalG), [
                 ...$this->fixed,
                 ...$this->shared,
             ]),
-            ...array_map(fn(array $each) => new Weighed($each[0], $restG * $each[1]), $this->rest),
-            ...array_map(fn(array $each) => new Weighed($each[0], $waxG * $each[1]), $this->wax),
+            ...array_map(fn (array $each) => new Weighed($each[0], $restG * $each[1]), $this->rest),
+            ...array_map(fn (array $each) => new Weighed($each[0], $waxG * $each[1]), $this->wax),
         ];
     }
 
@@ -111,8 +111,8 @@ final readonly class Sides
     private static function of(array $group): array
     {
         return [
-            array_sum(array_map(fn(array $each) => $each[1] * $each[0]->hardness, $group)),
-            array_sum(array_map(fn(array $each) => $each[1] / $each[0]->gramsPerMl, $group)),
+            array_sum(array_map(fn (array $each) => $each[1] * $each[0]->hardness, $group)),
+            array_sum(array_map(fn (array $each) => $each[1] / $each[0]->gramsPerMl, $group)),
         ];
     }
 
@@ -122,7 +122,7 @@ final readonly class Sides
      */
     private static function byVolume(array $oils): array
     {
-        return self::parts($oils, fn(Going $g) => $g->parts * $g->part->gramsPerMl);
+        return self::parts($oils, fn (Going $g) => $g->parts * $g->part->gramsPerMl);
     }
 
     /**
@@ -134,6 +134,6 @@ final readonly class Sides
     {
         $total = self::sum($group, $weight);
 
-        return array_map(fn(Going $g) => [$g->part, $weight($g) / $total], $group);
+        return array_map(fn (Going $g) => [$g->part, $weight($g) / $total], $group);
     }
 }

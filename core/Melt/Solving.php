@@ -65,7 +65,7 @@ final readonly class Solving
         if ($total > self::MOST_G && is_finite($total)) {
             throw MeltException::tooMuch();
         }
-        if (!is_finite($total) || $total <= 0) {
+        if (! is_finite($total) || $total <= 0) {
             throw $this->over();
         }
         $least = self::NOTHING * $total;
@@ -87,14 +87,14 @@ final readonly class Solving
             return $wish->totalG;
         }
         if ($wish->totalMl === null) {
-            $oilG = Sides::sum($wish->oils, fn(Going $g) => $g->gramsOf());
+            $oilG = Sides::sum($wish->oils, fn (Going $g) => $g->gramsOf());
             if ($oilG > 0 && $wish->product->rest === 'oil') {
                 return self::divide($oilG - $this->d, $this->c);
             }
             if ($wish->waxesByAmount() && $wish->firmness !== null) {
                 return $this->ofWax();
             }
-            if ($oilG > 0 && !in_array('tins', $wish->chosen, true)) {
+            if ($oilG > 0 && ! in_array('tins', $wish->chosen, true)) {
                 return ($oilG * 2) / array_sum($wish->product->shares['oil']);
             }
         }
@@ -122,7 +122,7 @@ final readonly class Solving
     private function tinsMl(): float
     {
         $product = $this->wish->product;
-        $ml = array_sum(array_map(fn(Tin $tin) => $tin->holdsMl() * ($tin->count ?? $product->usualCount), $this->wish->tins));
+        $ml = array_sum(array_map(fn (Tin $tin) => $tin->holdsMl() * ($tin->count ?? $product->usualCount), $this->wish->tins));
 
         return $ml / ($product->whipped[1] ?? 1.0);
     }
@@ -153,7 +153,7 @@ final readonly class Solving
         ];
         $most = ['oil', 'oils', 0.0];
         foreach ($groups as $field => [$what, $group]) {
-            $weight = Sides::sum($group, fn(Going $g) => $g->gramsOf() + Solving::MOST_G * $g->shareOf());
+            $weight = Sides::sum($group, fn (Going $g) => $g->gramsOf() + Solving::MOST_G * $g->shareOf());
             if ($weight > $most[2]) {
                 $most = [$what, $field, $weight];
             }
@@ -169,7 +169,7 @@ final readonly class Solving
      */
     private static function once(ProductWish $wish, array $weighed): Composition
     {
-        $key = fn(Part $part): string => $part->kind->value . '.' . $part->key();
+        $key = fn (Part $part): string => $part->kind->value.'.'.$part->key();
         $of = [];
         foreach ($weighed as $each) {
             $of[$key($each->part)] = $each;
@@ -179,7 +179,7 @@ final readonly class Solving
             $ordered[$key($going->part)] = $of[$key($going->part)] ?? new Weighed($going->part, 0.0);
         }
 
-        return new Composition(array_values(array_filter($ordered, fn(Weighed $each) => $each->grams > 0)));
+        return new Composition(array_values(array_filter($ordered, fn (Weighed $each) => $each->grams > 0)));
     }
 
     private static function divide(float $a, float $b): float

@@ -21,14 +21,14 @@ final readonly class TinFilling
      */
     public static function of(float $pouredMl, array $sizes, bool $said): self
     {
-        $counted = array_filter($sizes, fn(Tin $tin) => $tin->count !== null);
+        $counted = array_filter($sizes, fn (Tin $tin) => $tin->count !== null);
         $tins = count($counted) === count($sizes) ? self::asWished($pouredMl, $sizes) : self::best($pouredMl, $sizes);
-        $filled = array_sum(array_map(fn(array $tin) => $tin['holds'] * $tin['count'], $tins));
+        $filled = array_sum(array_map(fn (array $tin) => $tin['holds'] * $tin['count'], $tins));
         if ($said && array_sum(array_column($tins, 'count')) === 0) {
             throw MeltException::noTinFits();
         }
 
-        return new self($tins, array_sum(array_map(fn(Tin $tin) => $tin->count ?? 0, $sizes)), $pouredMl, max(0.0, $pouredMl - $filled));
+        return new self($tins, array_sum(array_map(fn (Tin $tin) => $tin->count ?? 0, $sizes)), $pouredMl, max(0.0, $pouredMl - $filled));
     }
 
     public function count(): int
@@ -44,7 +44,7 @@ final readonly class TinFilling
      */
     private static function asWished(float $ml, array $sizes): array
     {
-        usort($sizes, fn(Tin $a, Tin $b) => $b->ml <=> $a->ml);
+        usort($sizes, fn (Tin $a, Tin $b) => $b->ml <=> $a->ml);
         $tins = [];
         foreach ($sizes as $tin) {
             // A jug is read to about half a per cent.
@@ -70,14 +70,14 @@ final readonly class TinFilling
         $filling = BestFilling::of(
             $ml,
             array_map(
-                fn(Tin $tin, int $i) => ['id' => (string) $i, 'capacity' => $tin->holdsMl(), 'stock' => $tin->count, 'fixed' => 0],
+                fn (Tin $tin, int $i) => ['id' => (string) $i, 'capacity' => $tin->holdsMl(), 'stock' => $tin->count, 'fixed' => 0],
                 $sizes,
                 array_keys($sizes),
             ),
         );
 
         return array_map(
-            fn(array $bottle) => ['ml' => $sizes[(int) $bottle['id']]->ml, 'holds' => $bottle['capacity'], 'count' => $bottle['count']],
+            fn (array $bottle) => ['ml' => $sizes[(int) $bottle['id']]->ml, 'holds' => $bottle['capacity'], 'count' => $bottle['count']],
             $filling->bottles,
         );
     }

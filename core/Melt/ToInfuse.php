@@ -50,7 +50,7 @@ final readonly class ToInfuse
             "to-infuse-{$number}",
             $this->kitchen->words()->of($said),
             $wish->blend,
-            herbs: array_map(fn(HerbPart $part): array => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
+            herbs: array_map(fn (HerbPart $part): array => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
             bestBefore: $this->plan->keeping->bestBefore,
             costPerMl: $cost === null ? null : $cost->number() / 100,
             food: $wish->purpose === 'kitchen',

@@ -12,6 +12,6 @@ final class Listing
     {
         $last = (string) array_pop($names);
 
-        return $names === [] ? $last : implode(', ', $names) . ' and ' . $last;
+        return $names === [] ? $last : implode(', ', $names).' and '.$last;
     }
 }

@@ -51,6 +51,6 @@ final readonly class Note
     /** @return array<string, mixed> with the ways out of it, as docs/formats/plan.schema.json has it */
     public function toArray(): array
     {
-        return $this->said() + ['ways' => array_map(fn(Way $way) => $way->toArray(), $this->ways)];
+        return $this->said() + ['ways' => array_map(fn (Way $way) => $way->toArray(), $this->ways)];
     }
 }

@@ -21,13 +21,13 @@ final class UnknownField
     {
         $field = mb_substr($field, 0, 40);
         $near = $known;
-        usort($near, fn(string $a, string $b) => levenshtein($field, $a) <=> levenshtein($field, $b));
+        usort($near, fn (string $a, string $b) => levenshtein($field, $a) <=> levenshtein($field, $b));
 
-        return sprintf('“%s” is not known here.', $field) .
+        return sprintf('“%s” is not known here.', $field).
             match (true) {
                 $near === [] => ' Nothing is asked there.',
                 levenshtein($field, $near[0]) <= self::NEAR => sprintf(' Is “%s” meant?', $near[0]),
-                default => ' Known are ' . implode(', ', array_slice($known, 0, self::TOLD)) . '.',
+                default => ' Known are '.implode(', ', array_slice($known, 0, self::TOLD)).'.',
             };
     }
 }

@@ -19,7 +19,7 @@ final readonly class Way
      */
     public static function taken(array $wish, array $change): array
     {
-        $changed = array_filter(array_replace($wish, $change), fn(mixed $value) => $value !== null);
+        $changed = array_filter(array_replace($wish, $change), fn (mixed $value) => $value !== null);
         if (isset($change['herbs'])) {
             unset($changed['herb']);
         }

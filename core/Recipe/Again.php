@@ -36,7 +36,7 @@ final class Again
         }
         unset($again['finished'], $again['by_jar'], $again['oil_amount'], $again['jars'], $again['jar']);
         $figures = is_array($plan['figures'] ?? null) ? $plan['figures'] : [];
-        $number = fn(string $id): float => is_array($figures[$id] ?? null) && is_numeric($figures[$id]['value'] ?? null)
+        $number = fn (string $id): float => is_array($figures[$id] ?? null) && is_numeric($figures[$id]['value'] ?? null)
             ? (float) $figures[$id]['value']
             : 0.0;
         $herbs = is_array($again['herbs'] ?? null) ? array_values($again['herbs']) : [];
@@ -55,16 +55,16 @@ final class Again
         }
         $again['herbs'] = WishReader::withoutLots($herbs);
         $again['oils'] = self::oils(WishReader::withoutLots($again['oils'] ?? null), $plan);
-        if (is_string($plan['ratio'] ?? null) && !isset($wish['ratio'])) {
+        if (is_string($plan['ratio'] ?? null) && ! isset($wish['ratio'])) {
             $ratio =
                 $number('oil_volume') /
                 max(0.001, self::dry($parts, $number('herb_mass'), ($again['basis'] ?? Sizing::DRY) === Sizing::DRY));
             if ($ratio >= 1 && $ratio <= Ratio::LEANEST) {
-                $again['ratio'] = '1:' . round($ratio, 3);
+                $again['ratio'] = '1:'.round($ratio, 3);
             }
         }
         if ($times !== null) {
-            $again['oil_amount'] = round($number('oil_volume') * $times, 1) . ' mL';
+            $again['oil_amount'] = round($number('oil_volume') * $times, 1).' mL';
         }
 
         return $again;
@@ -79,7 +79,7 @@ final class Again
      */
     private static function inOilsByThemselves(array $wish, array $plan): array
     {
-        if (!isset($wish['in_oil'])) {
+        if (! isset($wish['in_oil'])) {
             return $wish;
         }
         unset($wish['in_oil']);
@@ -121,7 +121,7 @@ final class Again
      */
     private static function dry(array $parts, float $herbG, bool $asDry): float
     {
-        if (!$asDry || $parts === []) {
+        if (! $asDry || $parts === []) {
             return $herbG;
         }
         $dry = 0.0;

@@ -94,11 +94,11 @@ final readonly class AmountFigures
                 'g_per_ml' => round($density->gramsPerMl, 3),
             ]),
         ];
-        if (!$wish->blend->isSingle()) {
+        if (! $wish->blend->isSingle()) {
             $massReasons[] = Reason::rule('blend-density', ['g_per_ml' => round($density->gramsPerMl, 3)]);
         }
         $figures[] = Figure::exactly('oil_mass', $density->massOf($amounts->oilMl), 'g', ...$massReasons);
-        if (!$wish->mix->isSingle()) {
+        if (! $wish->mix->isSingle()) {
             foreach ($wish->mix->shares() as $i => $share) {
                 $part = $wish->mix->parts[$i];
                 $figures[] = Figure::exactly(
@@ -144,9 +144,9 @@ final readonly class AmountFigures
         foreach ($wish->blend->shares() as $oil) {
             $ml = $amounts->oilMl * $oil['share'];
             $at20 = $oil['carrier']->at20->gramsPerMl;
-            $figures[] = Figure::exactly('oil_volume.' . $oil['carrier']->id, $ml, 'mL', ...$amounts->oilReasons);
+            $figures[] = Figure::exactly('oil_volume.'.$oil['carrier']->id, $ml, 'mL', ...$amounts->oilReasons);
             $figures[] = Figure::exactly(
-                'oil_mass.' . $oil['carrier']->id,
+                'oil_mass.'.$oil['carrier']->id,
                 $ml * $at20,
                 'g',
                 Reason::rule('oil-by-density', [
@@ -166,11 +166,11 @@ final readonly class AmountFigures
         $levels = $amounts->levels;
         $jar = $amounts->jar;
         // Of a jar that is no cylinder, the mean of what lies below.
-        $area = fn(float $mm): float => round($mm > 0 ? ($jar->volumeTo($mm) * 1000) / $mm : $jar->areaMm2());
+        $area = fn (float $mm): float => round($mm > 0 ? ($jar->volumeTo($mm) * 1000) / $mm : $jar->areaMm2());
         $each = $amounts->herbG / $amounts->jars;
         $herb = round($each, 1);
         $herbMl = round($wish->mix->ownMlPerG * $each, 1);
-        $around = fn(string $id, float $mm, float $part, Reason $why) => Figure::between(
+        $around = fn (string $id, float $mm, float $part, Reason $why) => Figure::between(
             $id,
             $mm * (1 - $part),
             $mm,

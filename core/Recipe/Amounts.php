@@ -287,7 +287,7 @@ final readonly class Amounts
                     'ratio',
                     'disagree',
                     sprintf(
-                        'Herb and oil as given make 1:%s, and %s is asked for. Leave one of the three out and it ' .
+                        'Herb and oil as given make 1:%s, and %s is asked for. Leave one of the three out and it '.
                             'is reckoned from the other two.',
                         round($perGram / $wish->perGramAsItLies(), 1),
                         $wish->sizing->ratio->text(),
@@ -301,7 +301,7 @@ final readonly class Amounts
                 new RatioException(
                     'out_of_range',
                     sprintf(
-                        'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and ' .
+                        'So much oil for so much herb is 1:%s, which is outside what is made. Between 1:1 and '.
                             '1:60 is planned here; 1:5 is the usual.',
                         $parts < 1 ? round($parts, 2) : round($parts),
                     ),
@@ -351,7 +351,7 @@ final readonly class Amounts
     /** @return list<Reason> which grams the ratio is of, where it matters */
     private static function basis(Wish $wish, Ratio $ratio): array
     {
-        if (!$wish->mix->state->isWet() || $ratio->by === Ratio::VOLUME_TO_VOLUME) {
+        if (! $wish->mix->state->isWet() || $ratio->by === Ratio::VOLUME_TO_VOLUME) {
             return [];
         }
 
@@ -404,13 +404,13 @@ final readonly class Amounts
         }
         $parts = $wish->mix->usualParts($wish->perGramAsItLies());
         $why = match (true) {
-            $parts > 9.0 && !$wish->mix->state->isWet() => 'covers',
+            $parts > 9.0 && ! $wish->mix->state->isWet() => 'covers',
             $parts === 5.0 => 'standard',
             $parts === 7.0 => 'bed',
             $wish->mix->state->isWet() => 'wet',
             default => 'fluffy',
         };
 
-        return [Ratio::perGram($parts), Reason::rule('ratio-default', ['ml_per_g' => $parts, 'why' => Said::of('ratio.' . $why)])];
+        return [Ratio::perGram($parts), Reason::rule('ratio-default', ['ml_per_g' => $parts, 'why' => Said::of('ratio.'.$why)])];
     }
 }

@@ -95,7 +95,7 @@ final readonly class Before
             }
         }
         foreach (HerbsReader::list($wish) as $i => $herb) {
-            if (!is_array($herb) || Fields::text($herb, 'state') === null) {
+            if (! is_array($herb) || Fields::text($herb, 'state') === null) {
                 $faults->add(MaterialException::driedOrFresh()->about("herbs.{$i}.state"));
             }
         }
@@ -103,8 +103,8 @@ final readonly class Before
         if (Fields::text($finished, 'amount') === null && Fields::text($finished, 'size') === null) {
             $faults->add(DiaryException::howMuchIsThere()->about('finished.size'));
         }
-        $made = $faults->trying('before.made', fn() => self::day($said, 'made', $kitchen));
-        $best = $faults->trying('before.best_before', fn() => self::day($said, 'best_before', $kitchen));
+        $made = $faults->trying('before.made', fn () => self::day($said, 'made', $kitchen));
+        $best = $faults->trying('before.best_before', fn () => self::day($said, 'best_before', $kitchen));
         if (Fields::text($said, 'made') === null && Fields::text($said, 'best_before') === null) {
             $faults->add(DiaryException::neitherDay()->about('before.made'));
         }

@@ -64,7 +64,7 @@ final readonly class Begun
 
         return match (true) {
             $day > $today => throw DiaryException::begunToCome(Dates::say($day, 'day')),
-            $day < $today->modify('-' . self::YEARS . ' years') => throw DiaryException::begunLongAgo(Dates::say($day, 'day'), self::YEARS),
+            $day < $today->modify('-'.self::YEARS.' years') => throw DiaryException::begunLongAgo(Dates::say($day, 'day'), self::YEARS),
             default => $day,
         };
     }

@@ -42,8 +42,7 @@ final class BlendFigures
                 round($index, 2),
                 'index',
                 Reason::rule('oxidisability', [
-                    'wax' =>
-                        count(array_filter($blend->oils, fn(array $oil) => $oil['carrier']->oxidisability() === null)) > 0
+                    'wax' => count(array_filter($blend->oils, fn (array $oil) => $oil['carrier']->oxidisability() === null)) > 0
                             ? Said::of('oxidisability.wax')
                             : '',
                 ]),

@@ -67,7 +67,7 @@ final readonly class ByJar
     /** "packed half full" */
     public function says(): Said
     {
-        $fill = Said::of('fill.' . $this->fill);
+        $fill = Said::of('fill.'.$this->fill);
 
         return match ($this->lying) {
             Lying::Loose => $fill,
@@ -82,7 +82,7 @@ final readonly class ByJar
         return [
             'fill' => $this->fill,
             ...$this->lying === Lying::Loose ? [] : ['lying' => $this->lying->value],
-            ...$this->brim ? ['cover' => self::BRIM] : ($this->coverMm === null ? [] : ['cover' => round($this->coverMm) . ' mm']),
+            ...$this->brim ? ['cover' => self::BRIM] : ($this->coverMm === null ? [] : ['cover' => round($this->coverMm).' mm']),
         ];
     }
 }

@@ -28,7 +28,7 @@ final class Change
     private static function oils(Wish $wish): array
     {
         $oils = OilsReader::list($wish->asked->document);
-        $amounts = array_filter($oils, fn(mixed $oil) => is_array($oil) && Fields::text($oil, 'amount') !== null);
+        $amounts = array_filter($oils, fn (mixed $oil) => is_array($oil) && Fields::text($oil, 'amount') !== null);
         if ($amounts === []) {
             return [];
         }
@@ -50,7 +50,7 @@ final class Change
             $herb = (array) $herb;
             unset($herb['amount'], $herb['picked']);
             $part = $wish->mix->parts[$i];
-            if (!$wish->mix->isSingle()) {
+            if (! $wish->mix->isSingle()) {
                 $herb['parts'] = self::number($part->parts);
             }
             if ($part->form->state->isWet()) {
@@ -66,7 +66,7 @@ final class Change
     public static function ratioAsItIs(Wish $wish, float $herbG, float $oilMl): array
     {
         return $wish->sizing->herb !== null && $wish->sizing->oil !== null
-            ? ['ratio' => '1:' . self::number($oilMl / $herbG / $wish->perGramAsItLies())]
+            ? ['ratio' => '1:'.self::number($oilMl / $herbG / $wish->perGramAsItLies())]
             : [];
     }
 

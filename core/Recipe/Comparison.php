@@ -39,12 +39,12 @@ final readonly class Comparison
                 $this->kitchen->things === null
                     ? []
                     : array_values(
-                        array_map(fn(string $id) => $names[$id] ?? $id, array_diff($method->wants->things, $this->kitchen->things)),
+                        array_map(fn (string $id) => $names[$id] ?? $id, array_diff($method->wants->things, $this->kitchen->things)),
                     );
             $chosen = $method->id === $wish->method->id ? $wish->variant : $method->variantFor($wish->mix);
             $schools = [
                 ...OwnHours::is($chosen) ? [$chosen] : [],
-                ...array_filter(OwnSchools::of($method, $this->kitchen), fn(Variant $own) => $own->id !== $chosen->id),
+                ...array_filter(OwnSchools::of($method, $this->kitchen), fn (Variant $own) => $own->id !== $chosen->id),
                 ...$method->variants,
             ];
             $refused = null;
@@ -77,7 +77,7 @@ final readonly class Comparison
                 'risks' => $method->risks,
                 'yield_text' => $yield === null ? null : AmountWriter::plain($yield['value'], Kind::Volume),
                 'keeps_text' => $this->keeps($by, $laid[$chosen->id]->timetable),
-                'schools' => array_map(fn(Variant $school) => $this->school($wish, $method, $school, $laid[$school->id]), $schools),
+                'schools' => array_map(fn (Variant $school) => $this->school($wish, $method, $school, $laid[$school->id]), $schools),
             ];
         }
 
@@ -99,8 +99,8 @@ final readonly class Comparison
 
         return match (true) {
             $wish->storage() === ColdStorage::FRIDGE => 'four days, cold',
-            $keeping->months < 1.0 => AmountWriter::span($keeping->months * Keeping::HOURS_A_MONTH) . ($keeping->coldOnly ? ', cold' : ''),
-            default => round($keeping->months, 1) . ' months' . ($keeping->coldOnly ? ', cold' : ''),
+            $keeping->months < 1.0 => AmountWriter::span($keeping->months * Keeping::HOURS_A_MONTH).($keeping->coldOnly ? ', cold' : ''),
+            default => round($keeping->months, 1).' months'.($keeping->coldOnly ? ', cold' : ''),
         };
     }
 
@@ -124,8 +124,8 @@ final readonly class Comparison
             'late_days' => $days,
             'fill_at' => $times->fillAt->format(DATE_ATOM),
             'strain_at' => $times->strainAt->format(DATE_ATOM),
-            'sessions' => array_map(fn(Interval $s) => $s->toArray(), $times->sessions),
-            'hands_on_text' => round($hands->minutes) . ' min',
+            'sessions' => array_map(fn (Interval $s) => $s->toArray(), $times->sessions),
+            'hands_on_text' => round($hands->minutes).' min',
             'by_text' => $hands->byHours > 0 ? AmountWriter::span($hands->byHours) : null,
             'warm_text' => $method->heated ? AmountWriter::span($variant->usualH) : null,
             'span_text' => AmountWriter::span($variant->usualH),

@@ -105,7 +105,7 @@ final readonly class DayFigures
         if ($wish->method->heated) {
             return Figure::exactly('strain_by', $times->strainAt->format('Y-m-d'), 'date', $why, $schoolTime);
         }
-        $after = fn(float $hours) => $times->fillAt->modify('+' . (int) ceil($hours / 24) . ' days')->format('Y-m-d');
+        $after = fn (float $hours) => $times->fillAt->modify('+'.(int) ceil($hours / 24).' days')->format('Y-m-d');
 
         return Figure::between(
             'strain_by',

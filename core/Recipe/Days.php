@@ -49,7 +49,7 @@ final readonly class Days
         $routine = $wish->routine($warmUp->min);
         $latest = $wish->days->readyBy === null ? null : Timetable::latestStart($routine, $wish->days->readyBy, $waking);
         $start = $wish->days->start ?? ($latest !== null && $latest > $today ? $latest : $today);
-        $booked = fn(\DateTimeImmutable $day): array => self::booked(
+        $booked = fn (\DateTimeImmutable $day): array => self::booked(
             $wish,
             $routine,
             $kitchen,
@@ -90,7 +90,7 @@ final readonly class Days
     ): array {
         $timetable = Timetable::lay($routine, $moment, $kitchen->waking);
         $bookings = $kitchen->bookings();
-        if (!$wish->method->has(Method::IN_COOKER) || $bookings->placesFor($wish->method->id) === []) {
+        if (! $wish->method->has(Method::IN_COOKER) || $bookings->placesFor($wish->method->id) === []) {
             return [$timetable, null, false];
         }
         $job = new CookerJob(

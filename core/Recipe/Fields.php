@@ -20,7 +20,7 @@ final class Fields
         if (is_int($value) || is_float($value)) {
             return (string) $value;
         }
-        if ($value !== null && !is_string($value)) {
+        if ($value !== null && ! is_string($value)) {
             throw new MaterialException('unreadable', sprintf('“%s” must be written as text.', $key));
         }
 
@@ -36,7 +36,7 @@ final class Fields
         $tidied = [];
         foreach ($keys as $key) {
             $value = is_array($from) ? $from[$key] ?? null : null;
-            if ($value !== null && $value !== '' && !is_array($value)) {
+            if ($value !== null && $value !== '' && ! is_array($value)) {
                 $tidied[$key] = is_int($value) || is_float($value) ? (string) $value : $value;
             }
         }

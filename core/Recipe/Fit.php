@@ -31,13 +31,13 @@ final readonly class Fit
             return;
         }
         foreach ($wish->blend->shares() as $oil) {
-            if (!$wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > $kitchen->roomC) {
+            if (! $wish->method->heated && $oil['share'] > 0.5 && $oil['carrier']->setsBelowC > $kitchen->roomC) {
                 throw WishException::from(
                     MethodException::solidOnTheShelf($oil['carrier']->name, $oil['carrier']->setsBelowC)->about('method'),
                 );
             }
         }
-        if ($wish->sizing->jar !== null && !in_array($wish->sizing->jar->kind, $wish->method->wants->vessels, true)) {
+        if ($wish->sizing->jar !== null && ! in_array($wish->sizing->jar->kind, $wish->method->wants->vessels, true)) {
             throw WishException::withWays(
                 JarException::notFor($wish->sizing->jar, $wish->method->name, $wish->method->wants->vessels[0])->about('jar'),
                 JarRemedies::ofVessel($wish, $kitchen),
@@ -58,7 +58,7 @@ final readonly class Fit
                 new Way('headspace', 'Leave headspace, and cover it by an inch.', ['by_jar' => $byJar->covered()->document()]),
             ]);
         }
-        if (!$wish->method->wants->suits($wish->mix->state)) {
+        if (! $wish->method->wants->suits($wish->mix->state)) {
             throw WishException::from(MethodException::notFor($wish->method->name, $wish->mix->state->value)->about('method'));
         }
         if ($wish->practice->spirit) {
@@ -76,7 +76,7 @@ final readonly class Fit
     private static function offTheHeat(Wish $wish): void
     {
         foreach (['stands' => $wish->practice->standsH !== null, 'cooled' => $wish->practice->cooledOpen] as $field => $asked) {
-            if ($asked && !$wish->method->heated) {
+            if ($asked && ! $wish->method->heated) {
                 throw WishException::withWays(MethodException::notOffTheHeat($wish->method->name, $field), [
                     new Way('as-usual', 'Leave it out.', [$field => null]),
                 ]);
@@ -102,7 +102,7 @@ final readonly class Fit
                         Said::of('refused.by-caution', [
                             'says' => $stop->says($facts),
                             'why' => Said::of("caution:{$stop->id}.why"),
-                            'source' => Said::of('source:' . $stop->source),
+                            'source' => Said::of('source:'.$stop->source),
                         ]),
                     ),
                     $stop->field,

@@ -32,7 +32,7 @@ final class HardFat
                 $grams = $amounts->oilMl * $oil['share'] * $oil['carrier']->at20->gramsPerMl;
                 $at = self::meltedAt($oil['carrier']);
                 $figures[] = Figure::exactly(
-                    'oil_melted.' . $oil['carrier']->id,
+                    'oil_melted.'.$oil['carrier']->id,
                     $grams / Density::ofOilAt($oil['carrier']->at20->gramsPerMl, $at)->gramsPerMl,
                     'mL',
                     Reason::rule('oil-melted', [
@@ -73,7 +73,7 @@ final class HardFat
     public static function minutesToStrain(Wish $wish, Amounts $amounts, Kitchen $kitchen): ?float
     {
         $until = $wish->blend->setsBelow()['value'] + self::RUNS;
-        if (!$wish->sets() || $wish->variant->targetC === null || $wish->variant->targetC <= $until || $until <= $kitchen->roomC) {
+        if (! $wish->sets() || $wish->variant->targetC === null || $wish->variant->targetC <= $until || $until <= $kitchen->roomC) {
             return null;
         }
         $jar = $amounts->jar;

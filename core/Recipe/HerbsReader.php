@@ -65,7 +65,7 @@ final readonly class HerbsReader
             try {
                 $read[] = $this->one(is_array($herb) ? $herb : []);
             } catch (RefusedException $refused) {
-                $faults->add($refused->about(rtrim($field . '.' . $refused->field, '.')));
+                $faults->add($refused->about(rtrim($field.'.'.$refused->field, '.')));
             }
         }
 
@@ -78,13 +78,13 @@ final readonly class HerbsReader
      */
     private function together(array $read): array
     {
-        $weighed = array_filter($read, fn(array $each) => $each['amount'] !== null);
+        $weighed = array_filter($read, fn (array $each) => $each['amount'] !== null);
         if (count($weighed) > 1 && count($weighed) < count($read)) {
             throw MaterialException::someWeighed();
         }
         $all = count($weighed) === count($read) && count($read) > 1;
         $parts = array_map(
-            fn(array $each) => new HerbPart(
+            fn (array $each) => new HerbPart(
                 $each['plant'],
                 $each['form'],
                 $all ? (float) $each['amount']?->value : $each['parts'] ?? 1.0,
@@ -102,8 +102,8 @@ final readonly class HerbsReader
         if (count($read) === 1) {
             return ['mix' => $mix, 'total' => $amount];
         }
-        $typed = implode(' and ', array_map(fn(array $each) => Numbers::withUnit($each['amount']->typed, 'g'), $weighed));
-        $total = $all ? array_sum(array_map(fn(HerbPart $part) => $part->parts, $parts)) : $amount->value / $mix->shares()[$first];
+        $typed = implode(' and ', array_map(fn (array $each) => Numbers::withUnit($each['amount']->typed, 'g'), $weighed));
+        $total = $all ? array_sum(array_map(fn (HerbPart $part) => $part->parts, $parts)) : $amount->value / $mix->shares()[$first];
         if ($total > self::BOUNDS[1]) {
             throw new MaterialException(
                 'too_much',
@@ -129,27 +129,27 @@ final readonly class HerbsReader
     private function one(array $herb): array
     {
         [$plant, $named] = $this->plant($herb);
-        $lot = $this->about('lot', fn() => $this->lot($herb, $plant));
+        $lot = $this->about('lot', fn () => $this->lot($herb, $plant));
         $typed = Fields::text($herb, 'state');
         $said = $typed === null ? $named : State::tryFrom($typed) ?? throw MaterialException::unknown('state', $typed)->about('state');
         if ($lot?->state !== null && $said !== null && $lot->state->isWet() !== $said->isWet()) {
             throw MaterialException::lotIsOther($lot->called, $lot->state, $said)->about('state');
         }
         $said ??= $lot?->state;
-        $plain = $this->about('form', fn() => $this->cupboard->form(Fields::text($herb, 'form') ?? ($lot->form ?? $plant->form)));
+        $plain = $this->about('form', fn () => $this->cupboard->form(Fields::text($herb, 'form') ?? ($lot->form ?? $plant->form)));
         $water = $this->waterSaid($herb, $plain, $plant);
         $state = $said ?? ($water !== null && $water > $this->crisp() ? State::Wilted : State::Dried);
         if ($water !== null && $state->isWet() !== $water > $this->crisp()) {
             throw MaterialException::wordAndWater($state, $water, $this->crisp())->about('state');
         }
-        $form = $this->about('form', fn() => $plain->in($state));
-        $amount = $this->about('amount', fn() => $this->amount($herb, $form, $plant));
+        $form = $this->about('form', fn () => $plain->in($state));
+        $amount = $this->about('amount', fn () => $this->amount($herb, $form, $plant));
         $parts = Fields::text($herb, 'parts');
 
         return [
             'plant' => $plant,
             'form' => $form,
-            'parts' => $parts === null ? null : $this->about('parts', fn() => $this->kitchen->reader()->number($parts)),
+            'parts' => $parts === null ? null : $this->about('parts', fn () => $this->kitchen->reader()->number($parts)),
             'water' => $water ?? $this->usualWater($form, $plant),
             'amount' => $amount,
             'lot' => $lot->id ?? '',
@@ -224,7 +224,7 @@ final readonly class HerbsReader
 
         $counts = new Counts($this->cupboard->tables());
         [$bare, $lying] = Lying::in($typed);
-        if ($lying !== null && !$counts->isCounted($bare)) {
+        if ($lying !== null && ! $counts->isCounted($bare)) {
             return $this->lying($typed, $bare, $form->density($lying));
         }
         $counted = $counts->amount($typed, $plant, $form->state, $this->kitchen->reader()->number(...));
@@ -258,7 +258,7 @@ final readonly class HerbsReader
         $said = Fields::text($herb, 'water');
         $water = null;
         if ($said !== null) {
-            $percent = $this->about('water', fn() => $this->kitchen->reader()->number(rtrim($said, '% ')));
+            $percent = $this->about('water', fn () => $this->kitchen->reader()->number(rtrim($said, '% ')));
             if ($percent < 1 || $percent > 97) {
                 throw new MaterialException('out_of_range', 'Water is between 1 and 97 per cent of a plant’s weight.', 'water');
             }
@@ -271,12 +271,12 @@ final readonly class HerbsReader
         if (Fields::text($herb, 'amount') === null) {
             throw new MaterialException('missing', 'Say what it weighs now, so that the water it has lost is known.', 'amount');
         }
-        $before = $this->about('picked', fn() => $this->kitchen->reader()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
-        $now = $this->about('amount', fn() => $this->amount($herb, $form, $plant));
+        $before = $this->about('picked', fn () => $this->kitchen->reader()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
+        $now = $this->about('amount', fn () => $this->amount($herb, $form, $plant));
         assert($now !== null);
         $weighed = $this->about(
             'picked',
-            fn() => Wilting::weighed(
+            fn () => Wilting::weighed(
                 $before->value,
                 $now->value,
                 $plant->waterFresh ?? ($form->waterFresh ?? 0.8),
@@ -295,7 +295,7 @@ final readonly class HerbsReader
     /** The water usual for its state. */
     private function usualWater(HerbForm $form, Herb $plant): float
     {
-        if (!$form->state->isWet()) {
+        if (! $form->state->isWet()) {
             return HerbMix::DRY_WATER;
         }
         $fresh = $plant->waterFresh ?? ($form->waterFresh ?? 0.8);

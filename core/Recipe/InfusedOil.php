@@ -93,17 +93,17 @@ final readonly class InfusedOil
         } catch (RefusedException $refused) {
             throw WishException::from($refused->about('in_oil'));
         }
-        $oils = array_map(fn(array $each) => $each + ['lot' => $oil->lotOf($each['id'])], $oil->oils());
+        $oils = array_map(fn (array $each) => $each + ['lot' => $oil->lotOf($each['id'])], $oil->oils());
         $sized = array_filter(
             ['oil_amount', 'finished', 'by_jar', 'jar', 'jars'],
-            fn(string $key) => !in_array($wish[$key] ?? null, self::BLANK, true),
+            fn (string $key) => ! in_array($wish[$key] ?? null, self::BLANK, true),
         );
         $weighed = array_filter(
             HerbsReader::list($wish),
-            fn(mixed $herb) => is_array($herb) && !in_array($herb['amount'] ?? null, self::BLANK, true),
+            fn (mixed $herb) => is_array($herb) && ! in_array($herb['amount'] ?? null, self::BLANK, true),
         );
         // Where nothing else is said it is as much as there is of it.
-        $all = $sized === [] && $weighed === [] ? ['oil_amount' => round($oil->leftMl, 1) . ' mL'] : [];
+        $all = $sized === [] && $weighed === [] ? ['oil_amount' => round($oil->leftMl, 1).' mL'] : [];
 
         return [[...$wish, 'oils' => $oils, ...$all], $kitchen->holding($oil), $oil];
     }
@@ -117,7 +117,7 @@ final readonly class InfusedOil
     private function check(array $wish, Kitchen $kitchen): void
     {
         $faults = [];
-        if (!in_array($wish['begun'] ?? null, self::BLANK, true) || !in_array($wish['before'] ?? null, self::BLANK, true)) {
+        if (! in_array($wish['begun'] ?? null, self::BLANK, true) || ! in_array($wish['before'] ?? null, self::BLANK, true)) {
             $faults[] = MaterialException::infusedAndBegun();
         }
         if ($this->leftMl < self::NONE) {
@@ -129,12 +129,12 @@ final readonly class InfusedOil
         if ($this->bestBefore < $kitchen->today()) {
             $faults[] = MaterialException::infusedPast($this->called, Dates::say($this->bestBefore, 'day'));
         }
-        $faults = array_map(fn(RefusedException $fault) => $fault->about('in_oil'), $faults);
-        if (!$this->isWhatIsSaid($wish)) {
+        $faults = array_map(fn (RefusedException $fault) => $fault->about('in_oil'), $faults);
+        if (! $this->isWhatIsSaid($wish)) {
             $faults[] = MaterialException::infusedOils($this->called)->about('oils');
         }
         if ($faults !== []) {
-            throw WishException::faults(array_map(fn(RefusedException $fault) => $fault->toArray(), $faults));
+            throw WishException::faults(array_map(fn (RefusedException $fault) => $fault->toArray(), $faults));
         }
     }
 
@@ -172,7 +172,7 @@ final readonly class InfusedOil
     public function oils(): array
     {
         return array_map(
-            fn(array $each) => ['id' => $each['carrier']->id, 'parts' => sprintf('%.4f', $each['share'] * 100)],
+            fn (array $each) => ['id' => $each['carrier']->id, 'parts' => sprintf('%.4f', $each['share'] * 100)],
             $this->blend->shares(),
         );
     }
@@ -187,7 +187,7 @@ final readonly class InfusedOil
                 $this->lotOf($oil['carrier']->id),
                 LotKind::Carrier,
                 $oil['carrier']->id,
-                trim($this->code . ', ' . $this->called, ', '),
+                trim($this->code.', '.$this->called, ', '),
                 new Stock($ml, $ml, price: $this->costPerMl === null ? null : $this->costPerMl * $ml),
                 new LotDates(openedOn: $this->openedBy(), bestBefore: $this->bestBefore),
                 new Origin('', $this->food, $this->allergens),
@@ -283,6 +283,6 @@ final readonly class InfusedOil
 
     private function lotOf(string $carrier): string
     {
-        return $this->id . self::OF . $carrier;
+        return $this->id.self::OF.$carrier;
     }
 }

@@ -24,7 +24,7 @@ final readonly class JarChoice
         if ($jars === []) {
             throw WishException::from(JarException::noneListed()->about('jar'));
         }
-        usort($jars, fn(Jar $a, Jar $b) => abs($a->brimMl - self::USUAL_BRIM_ML) <=> abs($b->brimMl - self::USUAL_BRIM_ML));
+        usort($jars, fn (Jar $a, Jar $b) => abs($a->brimMl - self::USUAL_BRIM_ML) <=> abs($b->brimMl - self::USUAL_BRIM_ML));
 
         return $jars[0];
     }
@@ -71,7 +71,7 @@ final readonly class JarChoice
             $leaner = $ratio->parts($parts);
             try {
                 $found = Amounts::solve($wish->leaner($leaner), $kitchen, $uptake);
-            } catch (WishException | RefusedException) {
+            } catch (WishException|RefusedException) {
                 continue;
             }
             if (
@@ -98,7 +98,7 @@ final readonly class JarChoice
             );
         }
         // In a pan the herb is stirred, and need not be covered.
-        if ($levels->coverMm() <= 0 && !$wish->method->has(Method::IN_PAN)) {
+        if ($levels->coverMm() <= 0 && ! $wish->method->has(Method::IN_PAN)) {
             $would = self::covering($wish, $kitchen, $ratio);
             throw WishException::withWays(
                 JarException::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'),

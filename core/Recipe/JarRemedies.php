@@ -101,9 +101,9 @@ final class JarRemedies
         return [
             new Way('usual', sprintf('Take 1:%s for the same oil.', Wording::number($usual)), [
                 ...Change::unsized($wish),
-                'oil_amount' => Change::number(round($oilMl, 1)) . ' mL',
+                'oil_amount' => Change::number(round($oilMl, 1)).' mL',
                 'herbs' => Change::unweighed($wish),
-                'ratio' => '1:' . Wording::number($usual),
+                'ratio' => '1:'.Wording::number($usual),
                 'jar' => null,
                 'jars' => null,
             ]),
@@ -117,7 +117,7 @@ final class JarRemedies
      */
     public static function ofRatioOffTheScale(Wish $wish, float $oilMl): array
     {
-        $usual = '1:' . Wording::number($wish->mix->usualParts($wish->perGramAsItLies()));
+        $usual = '1:'.Wording::number($wish->mix->usualParts($wish->perGramAsItLies()));
 
         return [
             ...self::ofLean($wish, $oilMl),
@@ -184,7 +184,7 @@ final class JarRemedies
 
         return [
             ...$ways,
-            ...array_map(fn(Way $each) => new Way($each->id, $each->says, [...Change::unpoured($wish), ...$each->change]), $toCover),
+            ...array_map(fn (Way $each) => new Way($each->id, $each->says, [...Change::unpoured($wish), ...$each->change]), $toCover),
         ];
     }
 
@@ -193,7 +193,7 @@ final class JarRemedies
     {
         $all = array_map($way->filled(...), array_keys(array_reverse(ByJar::FILLS, true)));
 
-        return array_values(array_filter($all, fn(ByJar $each) => $each->share() < $way->share()));
+        return array_values(array_filter($all, fn (ByJar $each) => $each->share() < $way->share()));
     }
 
     /** How high the herb stands under oil, mm. */

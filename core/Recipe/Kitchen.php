@@ -76,7 +76,7 @@ final readonly class Kitchen
     /** The same kitchen, where oil is taken from an infused one and from nothing else. */
     public function holding(InfusedOil $oil): self
     {
-        $others = array_values(array_filter($this->lots, fn(Lot $lot) => $lot->kind !== LotKind::Carrier));
+        $others = array_values(array_filter($this->lots, fn (Lot $lot) => $lot->kind !== LotKind::Carrier));
 
         return $this->but($this->now, [...$others, ...$oil->lots()], $this->stock, $this->bookings, $this->infused);
     }
@@ -187,7 +187,7 @@ final readonly class Kitchen
     public function warmth(float $celsius): string
     {
         return $this->fahrenheit
-            ? (int) round(Unit::make('°F')->fromBase($celsius)) . ' °F'
+            ? (int) round(Unit::make('°F')->fromBase($celsius)).' °F'
             : AmountWriter::plain($celsius, Kind::Temperature);
     }
 
@@ -218,14 +218,14 @@ final readonly class Kitchen
     /** Words with their degrees as this cook reads them: "49 to 60 °C" is "120 to 140 °F". */
     public function inDegrees(string $words): string
     {
-        return !$this->fahrenheit || !str_contains($words, '°C')
+        return ! $this->fahrenheit || ! str_contains($words, '°C')
             ? $words
             : (string) preg_replace_callback(
                 '/(-?\d+(?:\.\d+)?)(?:(\s*(?:to|–|-)\s*)(-?\d+(?:\.\d+)?))?\s*°C/u',
                 function (array $m): string {
-                    $f = fn(string $celsius): string => (string) (int) round(Unit::make('°F')->fromBase((float) $celsius));
+                    $f = fn (string $celsius): string => (string) (int) round(Unit::make('°F')->fromBase((float) $celsius));
 
-                    return $f($m[1]) . (($m[3] ?? '') === '' ? '' : $m[2] . $f($m[3])) . ' °F';
+                    return $f($m[1]).(($m[3] ?? '') === '' ? '' : $m[2].$f($m[3])).' °F';
                 },
                 $words,
             );
@@ -237,7 +237,7 @@ final readonly class Kitchen
         return $kind === Jar::JAR
             ? []
             : array_map(
-                fn(Row $row) => Jar::measured(
+                fn (Row $row) => Jar::measured(
                     $row->text('id'),
                     $row->text('called'),
                     $row->number('brim_ml'),
@@ -248,7 +248,7 @@ final readonly class Kitchen
                     $this->cupboard
                         ->tables()
                         ->table('vessels')
-                        ->rows($kind . 's'),
+                        ->rows($kind.'s'),
                 ),
             );
     }
@@ -271,8 +271,8 @@ final readonly class Kitchen
      */
     public function jarsBySize(string $kind = Jar::JAR): array
     {
-        $jars = array_values(array_filter($this->jars, fn(Jar $jar) => $jar->kind === $kind)) ?: $this->common($kind);
-        usort($jars, fn(Jar $a, Jar $b) => $a->brimMl <=> $b->brimMl);
+        $jars = array_values(array_filter($this->jars, fn (Jar $jar) => $jar->kind === $kind)) ?: $this->common($kind);
+        usort($jars, fn (Jar $a, Jar $b) => $a->brimMl <=> $b->brimMl);
 
         return $jars;
     }
@@ -290,14 +290,14 @@ final readonly class Kitchen
             if (in_array($method->id, $row->texts('methods'), true)) {
                 $cooker = Cooker::measured(
                     $row->text('id'),
-                    'common ' . $row->text('called'),
+                    'common '.$row->text('called'),
                     $row->text('shape'),
                     $row->number('length_mm'),
                     $row->number('width_mm'),
                     $row->number('height_mm'),
                 );
                 $settings = array_map(
-                    fn(Row $each) => ['name' => $each->text('name'), 'watts' => $each->number('watts')],
+                    fn (Row $each) => ['name' => $each->text('name'), 'watts' => $each->number('watts')],
                     array_values($row->rows('settings')),
                 );
                 $places[] = new CookerPlace(
@@ -338,7 +338,7 @@ final readonly class Kitchen
         $uptake = $this->uptake($wish->mix, $wish->practice->way);
 
         return match (true) {
-            !$wish->practice->strained => $uptake->unstrained(),
+            ! $wish->practice->strained => $uptake->unstrained(),
             $wish->practice->strainedTwice => $uptake->strainedAgain($this->cupboard->tables()),
             default => $uptake,
         };

@@ -24,12 +24,12 @@ final readonly class KitchenCard
     public static function of(array $plan): self
     {
         $figures = self::list($plan, 'figures');
-        $figure = fn(string $id): string => self::text($figures[$id] ?? null, 'text');
+        $figure = fn (string $id): string => self::text($figures[$id] ?? null, 'text');
         $herbs = array_values(self::list($plan, 'herbs')) ?: (isset($plan['herb']) ? [$plan['herb']] : []);
         $amounts = [];
         foreach ($herbs as $i => $herb) {
             $amounts[] = [
-                'name' => self::text($herb, 'name') . ', ' . self::text($herb, 'form_name'),
+                'name' => self::text($herb, 'name').', '.self::text($herb, 'form_name'),
                 'amount' => $figure(count($herbs) > 1 ? "herb_mass.{$i}" : 'herb_mass'),
                 'also' => '',
             ];
@@ -43,7 +43,7 @@ final readonly class KitchenCard
             self::text($plan, 'name'),
             self::text($plan, 'sentence_text'),
             $amounts,
-            array_values(array_map(fn(mixed $step) => self::text($step, 'says'), self::list($plan, 'steps'))),
+            array_values(array_map(fn (mixed $step) => self::text($step, 'says'), self::list($plan, 'steps'))),
             self::heed($plan, 'notes'),
         );
     }
@@ -59,7 +59,7 @@ final readonly class KitchenCard
             self::text($plan, 'text'),
             array_values(
                 array_map(
-                    fn(mixed $part) => [
+                    fn (mixed $part) => [
                         'name' => self::text($part, 'name'),
                         'amount' => self::text($part, 'text'),
                         // Where it goes by weight onto one scale, what that reads then.
@@ -68,7 +68,7 @@ final readonly class KitchenCard
                     self::list($plan, 'pot'),
                 ),
             ),
-            array_values(array_map(fn(mixed $step) => self::text($step, 'says'), self::list($plan, 'steps'))),
+            array_values(array_map(fn (mixed $step) => self::text($step, 'says'), self::list($plan, 'steps'))),
             self::heed($plan, 'cautions'),
         );
     }
@@ -81,7 +81,7 @@ final readonly class KitchenCard
     {
         return array_values(
             array_map(
-                fn(mixed $note) => ['care' => self::text($note, 'rank') !== 'note', 'says' => self::text($note, 'says')],
+                fn (mixed $note) => ['care' => self::text($note, 'rank') !== 'note', 'says' => self::text($note, 'says')],
                 self::list($plan, $key),
             ),
         );

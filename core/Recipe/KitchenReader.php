@@ -106,7 +106,7 @@ final class KitchenReader
                 $thing = $reader->read(is_array($document) ? $document : []);
             } catch (OwnException $refused) {
                 throw WishException::faults(
-                    array_map(fn(array $fault) => ['field' => "house.own.{$i}." . $fault['field']] + $fault, $refused->faults),
+                    array_map(fn (array $fault) => ['field' => "house.own.{$i}.".$fault['field']] + $fault, $refused->faults),
                 );
             }
             if (isset($things[$thing->id])) {
@@ -181,12 +181,12 @@ final class KitchenReader
         foreach (is_array($house['lots'] ?? null) ? array_values($house['lots']) : [] as $i => $fields) {
             try {
                 $fields = is_array($fields) ? $fields : [];
-                $id = $fields['id'] ?? 'lot-' . ($i + 1);
+                $id = $fields['id'] ?? 'lot-'.($i + 1);
                 unset($fields['id']);
-                $lots[] = $reader->read($fields, is_string($id) ? $id : 'lot-' . ($i + 1))['lot'];
+                $lots[] = $reader->read($fields, is_string($id) ? $id : 'lot-'.($i + 1))['lot'];
             } catch (LotsException $refused) {
                 throw WishException::one(
-                    "house.lots.{$i}." . $refused->faults[0]['field'],
+                    "house.lots.{$i}.".$refused->faults[0]['field'],
                     $refused->faults[0]['reason'],
                     $refused->faults[0]['sentence'],
                 );
@@ -221,7 +221,7 @@ final class KitchenReader
     {
         try {
             $zone = new \DateTimeZone(self::text($house, 'time_zone', 'UTC'));
-        } catch (\Exception | \ValueError) {
+        } catch (\Exception|\ValueError) {
             throw WishException::one('house.time_zone', 'unknown', 'That time zone is not known. Write it like Europe/London or UTC.');
         }
         $given = self::text($house, 'now', '');
@@ -235,7 +235,7 @@ final class KitchenReader
             }
 
             return (new \DateTimeImmutable($given, $zone))->setTimezone($zone);
-        } catch (\Exception | \ValueError) {
+        } catch (\Exception|\ValueError) {
             throw WishException::from(DiaryException::day($given)->about('house.now'));
         }
     }

@@ -55,7 +55,7 @@ final class Notes
             $notes[] = $cautions->told($rule, $facts)->withWays(Remedies::ofStop($rule->id, $wish, $kitchen));
         }
         $order = array_flip(Caution::RANKS);
-        usort($notes, fn(Note $a, Note $b) => $order[$a->rank] <=> $order[$b->rank]);
+        usort($notes, fn (Note $a, Note $b) => $order[$a->rank] <=> $order[$b->rank]);
 
         return $notes;
     }
@@ -87,7 +87,7 @@ final class Notes
             $notes[] = self::note('second-charge', 'note', [
                 'oil' => Said::just($wish->asked->inOil->said),
                 'since' => ['day' => $wish->asked->inOil->since],
-                'herbs' => ['all' => array_map(fn(array $herb) => Said::just($herb['plant']->said()), $wish->asked->inOil->herbs)],
+                'herbs' => ['all' => array_map(fn (array $herb) => Said::just($herb['plant']->said()), $wish->asked->inOil->herbs)],
             ]);
         }
         if ($keeping->soonestOil !== null && $wish->asked->inOil === null) {
@@ -119,7 +119,7 @@ final class Notes
      */
     private static function note(string $id, string $rank, array $with, array $ways = [], ?string $words = null): Note
     {
-        return new Note($id, $rank, Said::of('note.' . ($words ?? $id), $with), self::ABOUT[$id] ?? 'days', $ways);
+        return new Note($id, $rank, Said::of('note.'.($words ?? $id), $with), self::ABOUT[$id] ?? 'days', $ways);
     }
 
     /** @return list<Note> where a plant is wanted for what does not dissolve in oil: whether it should be an oil at all */
@@ -132,7 +132,7 @@ final class Notes
                     self::note('oil-takes-little', 'note', [
                         'herb' => Said::just($part->plant->said()),
                         'worths' => [
-                            'all' => array_map(fn(array $worth) => ['worth' => $worth['id']], $solvents->worthsOf($part->plant->id)),
+                            'all' => array_map(fn (array $worth) => ['worth' => $worth['id']], $solvents->worthsOf($part->plant->id)),
                         ],
                         'better' => ['solvent' => $solvents->best($part->plant->id)],
                     ]),
@@ -153,7 +153,7 @@ final class Notes
         $cover = $amounts->levels->coverMm();
         $byJar = $wish->sizing->byJar;
         $wanted = $byJar->coverMm ?? Amounts::COVER_MM;
-        if ($byJar?->coverMm === null ? !$amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
+        if ($byJar?->coverMm === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
             $would = $byJar === null ? JarChoice::covering($wish, $kitchen, $amounts->ratio) : null;
             $notes[] = self::note(
                 'cover',
@@ -207,7 +207,7 @@ final class Notes
     /** mL that run over the rim of all jars together, for the oil in them swells by so many degrees: its mass stays. */
     private static function spill(Wish $wish, Amounts $amounts): float
     {
-        $at = fn(float $celsius): float => $wish->blend->density($celsius)->gramsPerMl;
+        $at = fn (float $celsius): float => $wish->blend->density($celsius)->gramsPerMl;
 
         return $amounts->oilMl * ($at(Planner::ROOM_C) / $at(Planner::ROOM_C + (float) $wish->method->wants->brimSwingC) - 1);
     }
@@ -236,7 +236,7 @@ final class Notes
             $notes[] = self::note('moves-others', 'care', [
                 'moves' => [
                     'each' => array_map(
-                        fn(array $move) => Said::of('note.move', [
+                        fn (array $move) => Said::of('note.move', [
                             'called' => $move['called'],
                             'is' => ['moment' => $move['is']],
                             'was' => ['moment' => $move['was']],
@@ -269,7 +269,7 @@ final class Notes
                     'sets' => ['C' => $sets],
                     'room' => ['C' => $kitchen->roomC],
                     'within' => $minutes === null ? '' : Said::of('note.sets-within', ['minutes' => (int) floor($minutes / 5) * 5]),
-                    'looks' => Said::of('fat.' . HardFat::looks($sets, $kitchen->roomC)),
+                    'looks' => Said::of('fat.'.HardFat::looks($sets, $kitchen->roomC)),
                 ]),
             ];
         }

@@ -21,6 +21,6 @@ final class Numbers
 
     public static function withUnit(string $typed, string $unit): string
     {
-        return preg_match('/[a-z]/i', $typed) === 1 ? $typed : $typed . ' ' . $unit;
+        return preg_match('/[a-z]/i', $typed) === 1 ? $typed : $typed.' '.$unit;
     }
 }

@@ -56,7 +56,7 @@ final readonly class OilsReader
             throw MaterialException::someMeasured();
         }
         if (count($amounts) === count($parts)) {
-            $parts = array_map(fn(array $part, Amount $amount) => ['parts' => $amount->value] + $part, $parts, $amounts);
+            $parts = array_map(fn (array $part, Amount $amount) => ['parts' => $amount->value] + $part, $parts, $amounts);
         }
         $blend = Blend::of($parts);
 
@@ -73,11 +73,11 @@ final readonly class OilsReader
         if (count($blend->oils) === 1) {
             return $amounts[$first];
         }
-        $typed = implode(' and ', array_map(fn(Amount $each) => Numbers::withUnit($each->typed, 'mL'), $amounts));
+        $typed = implode(' and ', array_map(fn (Amount $each) => Numbers::withUnit($each->typed, 'mL'), $amounts));
         $total =
             count($amounts) === 1
                 ? $amounts[$first]->value / $blend->shares()[$first]['share']
-                : array_sum(array_map(fn(Amount $each) => $each->value, $amounts));
+                : array_sum(array_map(fn (Amount $each) => $each->value, $amounts));
         if ($total > self::BOUNDS[1]) {
             throw new MaterialException('too_much', 'All the oils together are more than a kitchen handles at once: the most is 20 L.');
         }
@@ -96,7 +96,7 @@ final readonly class OilsReader
 
         return RefusedException::at(
             "oils.{$i}.amount",
-            fn() => $this->kitchen->reader()->within($typed, Kind::Volume, 'mL', ...[...self::BOUNDS, $density]),
+            fn () => $this->kitchen->reader()->within($typed, Kind::Volume, 'mL', ...[...self::BOUNDS, $density]),
         );
     }
 

@@ -22,20 +22,20 @@ final class OwnSchools
      */
     public static function variant(OwnSchool $own, Kitchen $kitchen): Variant
     {
-        $method = RefusedException::at('method', fn() => $kitchen->methods()->method($own->method));
+        $method = RefusedException::at('method', fn () => $kitchen->methods()->method($own->method));
         $reader = $kitchen->reader();
         // On the shelf a bare number may be days or weeks; a bare warmth is another one where the house reads °F.
-        if (!$method->heated && preg_match('/\pL/u', $own->hours) !== 1) {
+        if (! $method->heated && preg_match('/\pL/u', $own->hours) !== 1) {
             throw MethodException::hoursBare($own->hours)->about('hours');
         }
         if ($own->warmth !== '' && preg_match('/\pL/u', $own->warmth) !== 1) {
             throw MethodException::warmthBare($own->warmth)->about('warmth');
         }
-        $hours = RefusedException::at('hours', fn() => $reader->read($own->hours, Kind::Time, 'h'));
+        $hours = RefusedException::at('hours', fn () => $reader->read($own->hours, Kind::Time, 'h'));
         $warmth =
             $own->warmth === ''
                 ? null
-                : RefusedException::at('warmth', fn() => $reader->read($own->warmth, Kind::Temperature, '°C')->value);
+                : RefusedException::at('warmth', fn () => $reader->read($own->warmth, Kind::Temperature, '°C')->value);
 
         return OwnHours::of($method, $method->variants[0], $hours, $warmth, $own->id, $own->name);
     }

@@ -72,7 +72,7 @@ final class OwnTold
                 default => null,
             };
             if ($with !== null) {
-                $read[] = Said::of('own.read.' . ($value === [] ? 'no_' . $field : $field), $value === [] ? [] : $with);
+                $read[] = Said::of('own.read.'.($value === [] ? 'no_'.$field : $field), $value === [] ? [] : $with);
             }
         }
 
@@ -87,7 +87,7 @@ final class OwnTold
     {
         $told = [];
         foreach ($acids as $acid => $percent) {
-            $told[] = $acid . ' ' . Wording::number(is_int($percent) || is_float($percent) ? (float) $percent : 0.0) . ' %';
+            $told[] = $acid.' '.Wording::number(is_int($percent) || is_float($percent) ? (float) $percent : 0.0).' %';
         }
 
         return $told;
@@ -99,8 +99,8 @@ final class OwnTold
         if ($thing instanceof EssentialOil) {
             $tags = $words = [];
             foreach ($thing->traits as $trait) {
-                $tags['scent:' . $trait] = true;
-                $words['scents_' . str_replace('-', '_', $trait)] = ['all' => [$thing->said()]];
+                $tags['scent:'.$trait] = true;
+                $words['scents_'.str_replace('-', '_', $trait)] = ['all' => [$thing->said()]];
             }
 
             return Facts::ofProduct('skin', [], [], null, $tags, $words);

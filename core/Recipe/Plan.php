@@ -50,7 +50,7 @@ final readonly class Plan
     /** Whether nobody has to read a warning first, and it keeps outside the refrigerator: fit to be offered instead. */
     public function isSound(): bool
     {
-        return !$this->keeping->coldOnly && array_filter($this->notes, fn(Note $note) => $note->warns()) === [];
+        return ! $this->keeping->coldOnly && array_filter($this->notes, fn (Note $note) => $note->warns()) === [];
     }
 
     /** For the record: where the sentence says today, the day itself. */
@@ -60,7 +60,7 @@ final readonly class Plan
 
         return Said::just([
             'run' => array_map(
-                fn(array $piece) => $piece['slot'] === 'when' && !$piece['chosen'] ? $begun : $piece['text'],
+                fn (array $piece) => $piece['slot'] === 'when' && ! $piece['chosen'] ? $begun : $piece['text'],
                 $this->sentence,
             ),
         ]);

@@ -66,7 +66,7 @@ final readonly class PlanDocument
      */
     private function days(array $schedule, bool $heated): array
     {
-        $say = fn(mixed $moment, string $as): string => is_string($moment) ? Dates::say($moment, $as) : '';
+        $say = fn (mixed $moment, string $as): string => is_string($moment) ? Dates::say($moment, $as) : '';
         $warm = [];
         foreach (is_array($schedule['sessions'] ?? null) ? $schedule['sessions'] : [] as $session) {
             [$from, $to] = is_array($session) ? [$session['from'] ?? '', $session['to'] ?? ''] : ['', ''];
@@ -97,12 +97,12 @@ final readonly class PlanDocument
             'figures' => $this->asTyped(array_map(self::figureRecord(...), $plan->figures), $wish),
             'herb' => self::herb($wish->mix->first(), 1.0) + ['mix' => Said::just($wish->mix->said())],
             'herbs' => array_map(
-                fn(int $i, float $share) => self::herb($wish->mix->parts[$i], $share),
+                fn (int $i, float $share) => self::herb($wish->mix->parts[$i], $share),
                 array_keys($wish->mix->shares()),
                 $wish->mix->shares(),
             ),
             'oils' => array_map(
-                fn(array $oil) => [
+                fn (array $oil) => [
                     'id' => $oil['carrier']->id,
                     'name' => Said::just($oil['carrier']->said()),
                     'inci' => $oil['carrier']->names->inci,
@@ -114,7 +114,7 @@ final readonly class PlanDocument
             'ratio' => $plan->amounts->ratio->text(),
             'basis' => $wish->sizing->basis,
             'way' => $wish->practice->way,
-            ...$wish->asked->heeds === [] ? [] : ['heed' => array_map(fn(Heed $heed) => $heed->id, $wish->asked->heeds)],
+            ...$wish->asked->heeds === [] ? [] : ['heed' => array_map(fn (Heed $heed) => $heed->id, $wish->asked->heeds)],
             ...$wish->asked->before === null ? [] : ['before' => $wish->asked->before->toArray()],
             ...$wish->isGuessed() ? ['guessed' => true] : [],
             ...$wish->asked->inOil === null ? [] : ['in_oil' => $wish->asked->inOil->record()],
@@ -129,8 +129,7 @@ final readonly class PlanDocument
                 'id' => $levels->jar->id,
                 'called' => $levels->jar->called,
                 'count' => $plan->amounts->jars,
-                'each' =>
-                    $plan->amounts->jars === 1
+                'each' => $plan->amounts->jars === 1
                         ? null
                         : Said::of('plan.in-each', [
                             'herb' => ['g' => $plan->amounts->herbG / $plan->amounts->jars],
@@ -160,7 +159,7 @@ final readonly class PlanDocument
                 'attended' => $wish->practised()->tending->attended,
                 'shake_every_h' => $wish->practised()->tending->shakeEveryH,
                 'soak_h' => $wish->soakH(),
-                'settles' => !$wish->sets(),
+                'settles' => ! $wish->sets(),
                 'traits' => $wish->method->traits,
                 'water' => $wish->method->warming->water,
                 'warm_up_min' => isset($plan->figures['warm_up']) ? (int) $plan->figures['warm_up']->number() : 0,
@@ -168,16 +167,16 @@ final readonly class PlanDocument
             ],
             'schedule' => [
                 'fill_at' => $times->fillAt->format(DATE_ATOM),
-                'sessions' => array_map(fn(Interval $s) => $s->toArray(), $times->sessions),
+                'sessions' => array_map(fn (Interval $s) => $s->toArray(), $times->sessions),
                 'strain_at' => $times->strainAt->format(DATE_ATOM),
                 'settled_at' => $times->settledAt->format(DATE_ATOM),
                 'ready_on' => $times->readyDay()->format('Y-m-d'),
                 'keeping_months' => round($plan->keeping->months, 2),
             ],
-            'picture' => array_map(fn(float $percent) => round($percent, 1), $wish->blend->picture()),
+            'picture' => array_map(fn (float $percent) => round($percent, 1), $wish->blend->picture()),
             'stores' => $plan->supplies->document($this->kitchen),
             'steps' => Steps::of($plan),
-            'notes' => array_map(fn(Note $note) => $note->toArray(), $plan->notes),
+            'notes' => array_map(fn (Note $note) => $note->toArray(), $plan->notes),
         ];
     }
 
@@ -191,7 +190,7 @@ final readonly class PlanDocument
     {
         $figures = is_array($document['figures'] ?? null) ? $document['figures'] : [];
         foreach ($figures as $id => $figure) {
-            if (!is_array($figure)) {
+            if (! is_array($figure)) {
                 continue;
             }
             $kitchen = $figure['kitchen'] ?? null;
@@ -199,12 +198,12 @@ final readonly class PlanDocument
                 // What was typed is told so beside what it weighs, and is not rounded.
                 (is_array($kitchen) && ($kitchen['rounding_percent'] ?? 1) == 0 ? ['typed' => $kitchen['text'] ?? ''] : []) + [
                     'reasons' => array_map(
-                        fn(mixed $reason) => is_array($reason) ? array_intersect_key($reason, array_flip(['rule', 'inputs'])) : [],
+                        fn (mixed $reason) => is_array($reason) ? array_intersect_key($reason, array_flip(['rule', 'inputs'])) : [],
                         is_array($figure['reasons'] ?? null) ? array_values($figure['reasons']) : [],
                     ),
                 ];
         }
-        $stood = fn(mixed $words): mixed => is_string($words) && $words !== '' ? Said::asItStood($words)->toArray() : $words;
+        $stood = fn (mixed $words): mixed => is_string($words) && $words !== '' ? Said::asItStood($words)->toArray() : $words;
         $document = ['figures' => $figures] + $document;
         if (is_array($document['schedule'] ?? null)) {
             unset($document['schedule']['says']);
@@ -212,7 +211,7 @@ final readonly class PlanDocument
         $document['sentence_text'] = $stood($document['sentence_text'] ?? null);
         foreach (['sentence' => ['text'], 'steps' => ['says'], 'notes' => ['says', 'why', 'source']] as $list => $keys) {
             $document[$list] = array_map(
-                fn(mixed $each) => is_array($each)
+                fn (mixed $each) => is_array($each)
                     ? array_replace($each, array_map($stood, array_intersect_key($each, array_flip($keys))))
                     : $each,
                 is_array($document[$list] ?? null) ? $document[$list] : [],
@@ -253,7 +252,7 @@ final readonly class PlanDocument
             'unit' => $figure->unit,
             'low' => self::rounded($figure->low),
             'high' => self::rounded($figure->high),
-            'reasons' => array_map(fn(Reason $reason) => $reason->toArray(), $figure->reasons),
+            'reasons' => array_map(fn (Reason $reason) => $reason->toArray(), $figure->reasons),
         ];
     }
 
@@ -272,8 +271,7 @@ final readonly class PlanDocument
             'low' => $low,
             'high' => $high,
             'text' => $this->words->thing([$unit => $value]),
-            'range_text' =>
-                $low === null || $high === null
+            'range_text' => $low === null || $high === null
                     ? null
                     : $this->words->of(Said::of('figure.range', ['low' => [$unit => $low], 'high' => [$unit => $high]])),
             'kitchen' => match (true) {

@@ -78,7 +78,7 @@ final readonly class Planner
      */
     public static function keeping(Wish $wish, Timetable $times, ?Supplies $supplies, Tables $tables): Keeping
     {
-        $facts = fn(string $place) => new StorageFacts(
+        $facts = fn (string $place) => new StorageFacts(
             $times->fillAt,
             $times->strainAt,
             $wish->storage(),
@@ -92,7 +92,7 @@ final readonly class Planner
             watery: $wish->mix->isWatery(),
             kitchen: $wish->purpose === 'kitchen',
             printed: $wish->asked->before?->bestBefore,
-            onHerb: !$wish->practice->strained,
+            onHerb: ! $wish->practice->strained,
         );
         $keeping = Keeping::of($wish->blend, $wish->mix->state, $facts('cool-dark'), $tables);
 

@@ -52,12 +52,12 @@ final class Planning
         try {
             $plan = $this->planned($wish, $kitchen);
         } catch (WishException $refused) {
-            throw $refused->tried(fn(array $change, string $way): bool => $this->leadsOut($wish, $change, $way, $kitchen));
+            throw $refused->tried(fn (array $change, string $way): bool => $this->leadsOut($wish, $change, $way, $kitchen));
         }
 
         return $plan->withNotes(
             array_map(function (Note $note) use ($wish, $kitchen): Note {
-                $leadsOut = fn(Way $way) => $this->leadsOut($wish, $way->change, $way->id, $kitchen, $note->id);
+                $leadsOut = fn (Way $way) => $this->leadsOut($wish, $way->change, $way->id, $kitchen, $note->id);
 
                 return $note->withWays(array_values(array_filter($note->ways, $leadsOut)));
             }, $plan->notes),
@@ -78,7 +78,7 @@ final class Planning
         }
 
         return ($way !== Way::FOR_THE_SKIN || $plan->isSound()) &&
-            array_filter($plan->notes, fn(Note $note) => $note->id === $complaint) === [];
+            array_filter($plan->notes, fn (Note $note) => $note->id === $complaint) === [];
     }
 
     /**
@@ -120,7 +120,7 @@ final class Planning
     {
         $record = (new PlanDocument($this->wording(), $kitchen))->record($plan);
         // Begun, there is no other way any more.
-        $record['notes'] = array_map(fn(Note $note) => $note->said() + ['ways' => []], $plan->notes);
+        $record['notes'] = array_map(fn (Note $note) => $note->said() + ['ways' => []], $plan->notes);
 
         return $record;
     }
@@ -188,7 +188,7 @@ final class Planning
     {
         $facts = $this->facts($wish, $kitchen);
 
-        return array_map(fn(Caution $rule) => $this->rules()->told($rule, $facts), $this->rules()->holding($facts, $place));
+        return array_map(fn (Caution $rule) => $this->rules()->told($rule, $facts), $this->rules()->holding($facts, $place));
     }
 
     /**
@@ -290,7 +290,7 @@ final class Planning
                 $sources[$row->text('id')] = $row->text('title');
             }
             $rules = array_map(
-                fn(Row $row) => ['says' => $row->text('says'), 'source' => $row->text('source'), 'standing' => $row->text('standing')],
+                fn (Row $row) => ['says' => $row->text('says'), 'source' => $row->text('source'), 'standing' => $row->text('standing')],
                 $this->tables->table('rules')->rows('rows'),
             );
             $this->wording = new Wording($rules, $sources);

@@ -29,7 +29,7 @@ final class Remedies
         return [
             ...array_values(
                 array_map(
-                    fn(Method $method) => new Way(
+                    fn (Method $method) => new Way(
                         $method->id,
                         sprintf('Warm it %s, the jar open and no flame near it.', $method->inSentence),
                         self::by($method),
@@ -55,7 +55,7 @@ final class Remedies
             'cold-too-long' => [
                 ...self::usualHours($wish),
                 ...array_map(
-                    fn(Method $method) => new Way($method->id, sprintf('Warm it %s.', $method->inSentence), self::by($method)),
+                    fn (Method $method) => new Way($method->id, sprintf('Warm it %s.', $method->inSentence), self::by($method)),
                     self::quick($wish, $kitchen),
                 ),
                 ...self::dried($wish),
@@ -72,17 +72,17 @@ final class Remedies
     /** @return list<Way> other oils in place of those that are barred, or the words taken out */
     private static function notBarred(Wish $wish, Kitchen $kitchen): array
     {
-        $barred = fn(Carrier $oil): bool => array_filter($wish->asked->heeds, fn(Heed $heed) => $heed->barsOil($oil)) !== [];
-        $bad = array_filter($wish->blend->shares(), fn(array $oil) => $barred($oil['carrier']));
+        $barred = fn (Carrier $oil): bool => array_filter($wish->asked->heeds, fn (Heed $heed) => $heed->barsOil($oil)) !== [];
+        $bad = array_filter($wish->blend->shares(), fn (array $oil) => $barred($oil['carrier']));
         $ways = [];
         if ($bad !== []) {
-            $here = array_map(fn(array $oil) => $oil['carrier']->id, $wish->blend->shares());
+            $here = array_map(fn (array $oil) => $oil['carrier']->id, $wish->blend->shares());
             foreach ($kitchen->ranked($wish->purpose) as $ranked) {
                 $oil = $ranked['carrier'];
-                if (!$barred($oil) && !in_array($oil->id, $here, true) && $oil->setsBelowC <= $kitchen->roomC) {
+                if (! $barred($oil) && ! in_array($oil->id, $here, true) && $oil->setsBelowC <= $kitchen->roomC) {
                     $ways[] = new Way('other-oil', sprintf('Take %s for it.', $oil->name), [
                         'oils' => array_map(
-                            fn(array $each) => [
+                            fn (array $each) => [
                                 'id' => $barred($each['carrier']) ? $oil->id : $each['carrier']->id,
                                 'parts' => (string) round($each['share'] * 100, 2),
                             ],
@@ -117,7 +117,7 @@ final class Remedies
         return [
             new Way('dry-it', 'Use it dried.', [
                 'herbs' => array_map(
-                    fn(mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1, 'lot' => 1]),
+                    fn (mixed $herb) => ['state' => 'dried'] + array_diff_key((array) $herb, ['water' => 1, 'picked' => 1, 'lot' => 1]),
                     HerbsReader::list($wish->asked->document),
                 ),
             ]),
@@ -132,7 +132,7 @@ final class Remedies
         }
 
         return array_map(
-            fn(Method $method) => new Way(
+            fn (Method $method) => new Way(
                 'keep-cold',
                 sprintf('Keep it cold, warmed %s, and use it within four days.', $method->inSentence),
                 ['kept' => ColdStorage::FRIDGE] + self::by($method),
@@ -146,7 +146,7 @@ final class Remedies
     {
         $untested = array_filter(
             $wish->mix->parts,
-            fn(HerbPart $part) => $part->form->state->isWet() && AcidSoak::partsFor($part->plant) === null,
+            fn (HerbPart $part) => $part->form->state->isWet() && AcidSoak::partsFor($part->plant) === null,
         );
 
         return $untested === [] ? [new Way('sour-it', 'Sour it first, by the tested way.', ['kept' => ColdStorage::SOURED])] : [];
@@ -157,9 +157,9 @@ final class Remedies
     {
         $quick = array_filter(
             $kitchen->methods()->all(),
-            fn(Method $method) => $method->has(Method::CHILLED_AT_ONCE) && $method->id !== $wish->method->id,
+            fn (Method $method) => $method->has(Method::CHILLED_AT_ONCE) && $method->id !== $wish->method->id,
         );
-        usort($quick, fn(Method $a, Method $b) => $a->variantFor($wish->mix)->usualH <=> $b->variantFor($wish->mix)->usualH);
+        usort($quick, fn (Method $a, Method $b) => $a->variantFor($wish->mix)->usualH <=> $b->variantFor($wish->mix)->usualH);
 
         return $quick;
     }

@@ -23,7 +23,7 @@ final class Sentence
     /** @return list<array{slot: ?string, text: Said, chosen: bool}> */
     public static function of(Wish $wish, Amounts $amounts): array
     {
-        $chosen = fn(string ...$slots) => array_intersect($slots, $wish->asked->chosen) !== [];
+        $chosen = fn (string ...$slots) => array_intersect($slots, $wish->asked->chosen) !== [];
 
         return [
             ...self::amount($wish, $amounts, $chosen('jar', 'jars')),
@@ -33,7 +33,7 @@ final class Sentence
             ...self::heeds($wish),
             ...$wish->storage() === ColdStorage::SHELF
                 ? []
-                : [self::plain('space'), self::piece('kept', Said::of('sentence.kept-' . $wish->storage()), true)],
+                : [self::plain('space'), self::piece('kept', Said::of('sentence.kept-'.$wish->storage()), true)],
             ...$wish->mix->isSingle() ? [self::plain('comma'), self::piece('form', self::form($wish->mix->first()), $chosen('form'))] : [],
             ...$wish->sizing->byJar === null
                 ? [self::plain('comma'), self::piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))]
@@ -46,7 +46,7 @@ final class Sentence
                     self::plain('comma'),
                     self::piece(
                         'spirit',
-                        Said::of('sentence.spirit-' . ($wish->practice->spirit ? 'first' : 'none')),
+                        Said::of('sentence.spirit-'.($wish->practice->spirit ? 'first' : 'none')),
                         $wish->practice->spirit,
                     ),
                 ]
@@ -59,7 +59,7 @@ final class Sentence
             self::piece(
                 'way',
                 match (true) {
-                    !$wish->practice->strained => Said::of('sentence.unstrained'),
+                    ! $wish->practice->strained => Said::of('sentence.unstrained'),
                     $wish->practice->strainedTwice => Said::of('sentence.strained-twice', ['way' => ['way' => $wish->practice->way]]),
                     default => Said::just(['way' => $wish->practice->way]),
                 },
@@ -78,7 +78,7 @@ final class Sentence
      */
     public static function ofBefore(Wish $wish, Before $before): array
     {
-        $day = fn(\DateTimeImmutable $day): array => ['day' => $day->format('Y-m-d')];
+        $day = fn (\DateTimeImmutable $day): array => ['day' => $day->format('Y-m-d')];
 
         return [
             self::piece('amount', Said::of('sentence.first', ['it' => Said::just((string) $wish->sizing->finished?->said)]), true),
@@ -118,7 +118,7 @@ final class Sentence
     /** @return list<array{slot: ?string, text: Said, chosen: bool}> whom it is for, and what it is to be without */
     private static function heeds(Wish $wish): array
     {
-        $heeds = array_map(fn(Heed $heed) => Said::of('heed:' . $heed->id), $wish->asked->heeds);
+        $heeds = array_map(fn (Heed $heed) => Said::of('heed:'.$heed->id), $wish->asked->heeds);
 
         return $heeds === [] ? [] : [self::plain('comma'), self::piece('heed', Said::just(['all' => $heeds]), true)];
     }
@@ -126,7 +126,7 @@ final class Sentence
     /** @return array{slot: null, text: Said, chosen: bool} */
     private static function plain(string $words): array
     {
-        return ['slot' => null, 'text' => Said::of('sentence.' . $words), 'chosen' => true];
+        return ['slot' => null, 'text' => Said::of('sentence.'.$words), 'chosen' => true];
     }
 
     /** "half full, packed, and covered by 25 mm" */
@@ -158,7 +158,7 @@ final class Sentence
         $first =
             $article === ''
                 ? [self::piece('jar', Said::of('sentence.first', ['it' => $jar]), $jarChosen)]
-                : [self::plain('first-' . $article), self::piece('jar', $jar, $jarChosen)];
+                : [self::plain('first-'.$article), self::piece('jar', $jar, $jarChosen)];
         if ($wish->sizing->byJar !== null) {
             return [
                 ...$article === '' ? [self::plain('nothing')] : [],
@@ -172,7 +172,7 @@ final class Sentence
             return [
                 self::plain('enough-for'),
                 self::piece('amount', Said::just($wish->sizing->finished->said), true),
-                self::plain('in' . ($article === '' ? '' : '-' . $article)),
+                self::plain('in'.($article === '' ? '' : '-'.$article)),
                 self::piece('jar', $jar, $jarChosen),
                 self::plain('colon'),
             ];
@@ -180,7 +180,7 @@ final class Sentence
         if ($wish->sizing->herb === null && $wish->sizing->oil === null) {
             return [
                 ...$article === '' ? [self::plain('nothing')] : [],
-                ...array_map(fn(array $piece) => $piece['slot'] === null ? $piece : ['slot' => 'amount'] + $piece, $first),
+                ...array_map(fn (array $piece) => $piece['slot'] === null ? $piece : ['slot' => 'amount'] + $piece, $first),
                 self::plain('of'),
             ];
         }
@@ -193,7 +193,7 @@ final class Sentence
 
         return [
             self::piece('amount', Said::of('sentence.first', ['it' => ['all' => $given]]), true),
-            self::plain('in-jar' . ($article === '' ? '' : '-' . $article)),
+            self::plain('in-jar'.($article === '' ? '' : '-'.$article)),
             self::piece('jar', $jar, $jarChosen),
             self::plain('colon'),
         ];
@@ -201,7 +201,7 @@ final class Sentence
 
     private static function given(string $what, Amount $amount, string $unit): Said
     {
-        return Said::of('sentence.of-' . $what, ['typed' => self::asTyped($amount, $unit)]);
+        return Said::of('sentence.of-'.$what, ['typed' => self::asTyped($amount, $unit)]);
     }
 
     /** As it was typed; what came together of several, or of one and parts for the rest, as what it comes to. */
@@ -212,7 +212,7 @@ final class Sentence
 
     private static function herbs(Wish $wish): Said
     {
-        $parts = array_map(fn($part) => $part->parts, $wish->mix->parts);
+        $parts = array_map(fn ($part) => $part->parts, $wish->mix->parts);
         // Weights as given are said by weight already; equal parts need no saying.
         if (count(array_unique($parts)) === 1 || in_array('herb_amount', $wish->asked->chosen, true)) {
             return Said::just($wish->mix->said());
@@ -220,7 +220,7 @@ final class Sentence
 
         return Said::of('sentence.mix', [
             'herbs' => $wish->mix->said(),
-            'parts' => ['ratio' => array_map(fn(float $part) => Numbers::isWord($part) ? (int) round($part) : round($part, 2), $parts)],
+            'parts' => ['ratio' => array_map(fn (float $part) => Numbers::isWord($part) ? (int) round($part) : round($part, 2), $parts)],
         ]);
     }
 
@@ -232,7 +232,7 @@ final class Sentence
 
     private static function ratio(Ratio $ratio): Said
     {
-        if (!Numbers::isWord($ratio->parts)) {
+        if (! Numbers::isWord($ratio->parts)) {
             return Said::just($ratio->text());
         }
         $by = match ($ratio->by) {
@@ -241,7 +241,7 @@ final class Sentence
             default => '-by-volume',
         };
 
-        return Said::of('sentence.ratio' . $by, ['parts' => ['count' => (int) round($ratio->parts)]]);
+        return Said::of('sentence.ratio'.$by, ['parts' => ['count' => (int) round($ratio->parts)]]);
     }
 
     /** How long, how warm, and how long off the heat where the cook said so. */
@@ -269,13 +269,13 @@ final class Sentence
         if (count($shares) === 1) {
             return Said::just($shares[0]['carrier']->said());
         }
-        usort($shares, fn(array $a, array $b) => $b['share'] <=> $a['share']);
+        usort($shares, fn (array $a, array $b) => $b['share'] <=> $a['share']);
 
         return Said::of('sentence.oil-with', [
             'oil' => $shares[0]['carrier']->said(),
             'rest' => [
                 'all' => array_map(
-                    fn(array $oil) => Said::of('sentence.share-of', [
+                    fn (array $oil) => Said::of('sentence.share-of', [
                         'share' => self::share($oil['share']),
                         'oil' => $oil['carrier']->said(),
                     ]),
@@ -289,7 +289,7 @@ final class Sentence
     {
         foreach (self::SHARES as $word => $is) {
             if (abs($share - $is) < 0.01) {
-                return Said::of('share.' . $word);
+                return Said::of('share.'.$word);
             }
         }
 

@@ -54,8 +54,8 @@ final readonly class Sizing
             $this->oil,
             $this->finished,
             match (true) {
-                !$byJar => null,
-                $this->byJar?->brim === true && !$toTheBrim => $this->byJar->covered(),
+                ! $byJar => null,
+                $this->byJar?->brim === true && ! $toTheBrim => $this->byJar->covered(),
                 default => $this->byJar,
             },
             $this->ratio,

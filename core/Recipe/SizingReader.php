@@ -47,7 +47,7 @@ final readonly class SizingReader
 
     public function finished(mixed $finished): ?Finished
     {
-        if (!is_array($finished)) {
+        if (! is_array($finished)) {
             return $finished === null || $finished === ''
                 ? null
                 : throw new YieldException('unreadable', 'Say how much is to come out, such as 300 mL, or how many bottles of which size.');
@@ -95,7 +95,7 @@ final readonly class SizingReader
     /** @param  bool  $oilSaid whether the wish says how much oil there is, so that no cover is wanted */
     public function byJar(mixed $byJar, bool $oilSaid): ?ByJar
     {
-        if (!is_array($byJar)) {
+        if (! is_array($byJar)) {
             return $byJar === null || $byJar === ''
                 ? null
                 : throw new JarException('unreadable', 'Say how full the jar is: a quarter, half, three quarters or full.');
@@ -104,7 +104,7 @@ final readonly class SizingReader
         if ($fill === null) {
             return null;
         }
-        if (!isset(ByJar::FILLS[$fill])) {
+        if (! isset(ByJar::FILLS[$fill])) {
             throw new JarException('unknown', 'A jar is a quarter, half, three quarters or full.', 'by_jar.fill');
         }
         $how = Fields::text($byJar, 'lying');

@@ -22,7 +22,7 @@ final readonly class Steps
         $jar = $amounts->jar;
         $several = $amounts->jars > 1;
         $jars = ['count' => ['count' => $amounts->jars], 'jar' => $jar->called];
-        $steps = [self::step('dry', $jar->kind === Jar::JAR ? 'dry-jar' : 'dry-' . $jar->kind)];
+        $steps = [self::step('dry', $jar->kind === Jar::JAR ? 'dry-jar' : 'dry-'.$jar->kind)];
         foreach ($wish->mix->shares() as $i => $share) {
             $part = $wish->mix->parts[$i];
             $steps[] = self::step("weigh-{$i}", $part->form->traits->powder || $part->form->state->isWet() ? 'weigh' : 'weigh-and-cut', [
@@ -47,35 +47,34 @@ final readonly class Steps
                 ]);
             }
         }
-        $steps[] = self::step('fill', ($several ? 'fill-jars' : 'fill') . ($wish->method->has(Method::IN_PAN) ? '' : '-to'), [
+        $steps[] = self::step('fill', ($several ? 'fill-jars' : 'fill').($wish->method->has(Method::IN_PAN) ? '' : '-to'), [
             ...$jars,
-            'fills' =>
-                $amounts->levels->dryFillMm > $jar->heightMm
+            'fills' => $amounts->levels->dryFillMm > $jar->heightMm
                     ? Said::of('step.fills-over')
                     : Said::of('step.fills-about', ['fill' => ['mm' => $amounts->levels->dryFillMm]]),
         ]);
         $hard = array_values(
-            array_filter($wish->blend->shares(), fn(array $oil) => isset($plan->figures['oil_melted.' . $oil['carrier']->id])),
+            array_filter($wish->blend->shares(), fn (array $oil) => isset($plan->figures['oil_melted.'.$oil['carrier']->id])),
         );
         if ($hard !== []) {
             $steps[] = self::step('melt', 'melt', [
                 'oils' => [
                     'all' => array_map(
-                        fn(array $oil) => Said::of('step.of', [
-                            'amount' => ['g_also' => $plan->figures['oil_mass.' . $oil['carrier']->id]->number()],
+                        fn (array $oil) => Said::of('step.of', [
+                            'amount' => ['g_also' => $plan->figures['oil_mass.'.$oil['carrier']->id]->number()],
                             'oil' => $oil['carrier']->said(),
                         ]),
                         $hard,
                     ),
                 ],
-                'warmth' => ['C' => max(array_map(fn(array $oil) => HardFat::meltedAt($oil['carrier']), $hard))],
+                'warmth' => ['C' => max(array_map(fn (array $oil) => HardFat::meltedAt($oil['carrier']), $hard))],
             ]);
         }
         $warmed = $wish->method->warming->pouredC;
-        $steps[] = self::step('pour', ($warmed === null ? 'pour' : 'pour-warm') . ($several ? '-jars' : ''), [
+        $steps[] = self::step('pour', ($warmed === null ? 'pour' : 'pour-warm').($several ? '-jars' : ''), [
             'oils' => [
                 'all' => array_map(function (array $oil) use ($plan, $amounts): Said {
-                    $melted = $plan->figures['oil_melted.' . $oil['carrier']->id] ?? null;
+                    $melted = $plan->figures['oil_melted.'.$oil['carrier']->id] ?? null;
 
                     return Said::of($melted === null ? 'step.of' : 'step.of-melted', [
                         'amount' => ['mL_also' => $melted?->number() ?? $amounts->oilMl * $oil['share']],
@@ -101,7 +100,7 @@ final readonly class Steps
      */
     private static function step(string $id, string $words, array $with = []): array
     {
-        return ['id' => $id, 'says' => Said::of('step.' . $words, $with)];
+        return ['id' => $id, 'says' => Said::of('step.'.$words, $with)];
     }
 
     /** @return list<array{id: string, says: Said}> */
@@ -143,7 +142,7 @@ final readonly class Steps
     /** @return list<array{id: string, says: Said}> */
     private static function after(Plan $plan): array
     {
-        if (!$plan->wish->practice->strained) {
+        if (! $plan->wish->practice->strained) {
             return [
                 self::step('ready', 'ready', ['day' => ['day' => $plan->timetable->strainAt]]),
                 self::step('use', 'use-from-the-top', ['day' => ['day' => $plan->figures['best_before']->text()]]),
@@ -165,7 +164,7 @@ final readonly class Steps
             self::step('strain', $cold ? 'strain-cold' : ($sets ? 'strain-warm' : 'strain'), [
                 'strain' => ['day' => $plan->timetable->strainAt],
                 'cloth' => Said::of($powder ? 'step.through-paper' : 'step.through-cloth'),
-                'out' => Said::of('step.out-' . $out),
+                'out' => Said::of('step.out-'.$out),
                 'hours' => ColdStorage::MOST_WARM_H,
                 'cold' => ['C' => ColdStorage::CELSIUS],
                 'yield' => ['mL' => $yield->number()],

@@ -39,7 +39,7 @@ final class StoresRemedies
             $ways[] = new Way(
                 'smaller-batch',
                 sprintf('Make less: %s of oil in all.', AmountWriter::plain(floor($whole), Kind::Volume)),
-                [...Change::unsized($wish), 'oil_amount' => floor($whole) . ' mL', 'herbs' => $unweighed, 'jar' => null, 'jars' => null] +
+                [...Change::unsized($wish), 'oil_amount' => floor($whole).' mL', 'herbs' => $unweighed, 'jar' => null, 'jars' => null] +
                     Change::ratioAsItIs($wish, $amounts->herbG, $amounts->oilMl),
             );
         }
@@ -74,7 +74,7 @@ final class StoresRemedies
             $herbs[$i] = ['parts' => Change::number($part->parts)] + (array) $herbs[$i];
         }
         $grams = floor($there * 10) / 10;
-        $herbs[$which] = ['amount' => Change::number($grams) . ' g'] + (array) $herbs[$which];
+        $herbs[$which] = ['amount' => Change::number($grams).' g'] + (array) $herbs[$which];
 
         return [
             new Way('smaller-batch', sprintf('Make less: with the %s there is.', AmountWriter::plain($grams, Kind::Mass)), [
@@ -126,7 +126,7 @@ final class StoresRemedies
     /** In density, keeping and allergens. */
     private static function whatChanges(Wish $wish, Blend $blend, Kitchen $kitchen): string
     {
-        $months = fn(Wish $wish): float => Planner::keeping(
+        $months = fn (Wish $wish): float => Planner::keeping(
             $wish,
             Days::of($wish, $kitchen, among: false)->timetable,
             null,
@@ -140,20 +140,20 @@ final class StoresRemedies
             abs($after - $before) < 0.05
                 ? sprintf('keeps as long, %g months', round($after, 1))
                 : sprintf('keeps %g months, not %g', round($after, 1), round($before, 1)),
-            $new === [] ? 'no new allergen' : 'brings ' . Listing::of(array_values($new)) . ', an allergen',
+            $new === [] ? 'no new allergen' : 'brings '.Listing::of(array_values($new)).', an allergen',
         ]);
     }
 
     /** The best oil of the cupboard for the purpose that is there in that amount and is not in the blend. */
     private static function another(Wish $wish, Kitchen $kitchen, float $ml): ?Carrier
     {
-        $inIt = array_map(fn(array $oil) => $oil['carrier']->id, $wish->blend->oils);
+        $inIt = array_map(fn (array $oil) => $oil['carrier']->id, $wish->blend->oils);
         if (count($inIt) >= Blend::MOST) {
             return null;
         }
         foreach ($kitchen->ranked($wish->purpose) as $oil) {
-            $solid = !$wish->method->heated && $oil['carrier']->setsBelowC > $kitchen->roomC;
-            if ($oil['stock_ml'] >= $ml && !$solid && $oil['carrier']->unknown === [] && !in_array($oil['carrier']->id, $inIt, true)) {
+            $solid = ! $wish->method->heated && $oil['carrier']->setsBelowC > $kitchen->roomC;
+            if ($oil['stock_ml'] >= $ml && ! $solid && $oil['carrier']->unknown === [] && ! in_array($oil['carrier']->id, $inIt, true)) {
                 return $oil['carrier'];
             }
         }

@@ -29,7 +29,7 @@ final readonly class Supplies
         $needs = [];
         foreach ($wish->mix->shares() as $i => $share) {
             $part = $wish->mix->parts[$i];
-            $lots = array_values(array_filter($kitchen->lots, fn(Lot $lot) => self::isOf($lot, $part)));
+            $lots = array_values(array_filter($kitchen->lots, fn (Lot $lot) => self::isOf($lot, $part)));
             $needs[] = [
                 'kind' => LotKind::Herb,
                 'material' => $part->plant->id,
@@ -40,7 +40,7 @@ final readonly class Supplies
         }
         foreach ($wish->blend->shares() as $oil) {
             $id = $oil['carrier']->id;
-            $lots = array_values(array_filter($kitchen->lots, fn(Lot $lot) => $lot->kind === LotKind::Carrier && $lot->material === $id));
+            $lots = array_values(array_filter($kitchen->lots, fn (Lot $lot) => $lot->kind === LotKind::Carrier && $lot->material === $id));
             $needs[] = [
                 'kind' => LotKind::Carrier,
                 'material' => $id,
@@ -91,7 +91,7 @@ final readonly class Supplies
         $notes = [];
         foreach ($this->needs as $i => $need) {
             $taking = $need['taking'];
-            if ($taking->short <= 0 || !$taking->any) {
+            if ($taking->short <= 0 || ! $taking->any) {
                 continue;
             }
             $kind = $need['kind']->measure();
@@ -105,7 +105,7 @@ final readonly class Supplies
                         : StoresRemedies::ofShortOil($wish, $amounts, $kitchen, $oil['carrier'], $oil['share'], $taking));
             $there = $taking->need - $taking->short;
             $notes[] = new Note(
-                'short.' . ($need['material'] ?: 'herb-' . $i),
+                'short.'.($need['material'] ?: 'herb-'.$i),
                 'care',
                 Said::of('note.short', [
                     'what' => $need['name'],
@@ -132,7 +132,7 @@ final readonly class Supplies
                 'material' => $need['material'],
                 'name' => Said::just($need['name']),
                 'takes' => array_map(
-                    fn(array $take) => [
+                    fn (array $take) => [
                         'lot' => $take['lot']->id,
                         'called' => self::called($take['lot']),
                         'amount' => round($take['amount'], 3),

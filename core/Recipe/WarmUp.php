@@ -41,7 +41,7 @@ final class WarmUp
         $method = $wish->method;
         $load = self::load($wish, $amounts);
         $target = $wish->variant->targetC;
-        if (!$method->heated || $target === null) {
+        if (! $method->heated || $target === null) {
             return new self(0, $load);
         }
         $best = null;

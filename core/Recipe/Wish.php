@@ -51,7 +51,7 @@ final readonly class Wish
     /** Hours it stands after the heat: what is kept cold, and what would set, is strained at once. */
     public function standsH(): float
     {
-        return $this->coldWithinH() === null && !$this->sets() ? $this->practice->standsH ?? $this->variant->standsH : 0.0;
+        return $this->coldWithinH() === null && ! $this->sets() ? $this->practice->standsH ?? $this->variant->standsH : 0.0;
     }
 
     /** Whether its oil sets in the room it is made in, and so is worked warm to the end. */
@@ -76,7 +76,7 @@ final readonly class Wish
             $this->soakH(),
             $this->coldWithinH(),
             $warmUpMin,
-            !$this->sets(),
+            ! $this->sets(),
             $this->practice->strained,
         );
     }
@@ -87,7 +87,7 @@ final readonly class Wish
         return new self(
             $this->mix,
             $this->blend,
-            $this->sizing->forVessels($method->wants->vessels, !$method->has(Method::IN_PAN), $method->wants->brimSwingC !== null),
+            $this->sizing->forVessels($method->wants->vessels, ! $method->has(Method::IN_PAN), $method->wants->brimSwingC !== null),
             $method,
             $variant,
             $this->days,

@@ -39,7 +39,7 @@ final class WishException extends \DomainException
     /** @param  list<Way>  $ways what would do instead */
     public static function withWays(RefusedException $refused, array $ways): self
     {
-        return new self([$refused->toArray() + ['ways' => array_map(fn(Way $way) => $way->toArray(), $ways)]]);
+        return new self([$refused->toArray() + ['ways' => array_map(fn (Way $way) => $way->toArray(), $ways)]]);
     }
 
     /**
@@ -52,7 +52,7 @@ final class WishException extends \DomainException
         return new self(
             array_map(function (array $fault) use ($leads): array {
                 if (isset($fault['ways'])) {
-                    $fault['ways'] = array_values(array_filter($fault['ways'], fn(array $way) => $leads($way['change'], $way['id'])));
+                    $fault['ways'] = array_values(array_filter($fault['ways'], fn (array $way) => $leads($way['change'], $way['id'])));
                 }
 
                 return $fault;

@@ -42,22 +42,22 @@ final readonly class WishFacts
             $wish->purpose,
             $wish->storage(),
             [
-                ...array_map(fn(HerbPart $part) => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
+                ...array_map(fn (HerbPart $part) => ['plant' => $part->plant, 'state' => $part->form->state], $wish->mix->parts),
                 // What its oil was on before is in it yet.
-                ...array_map(fn(array $herb) => ['plant' => $herb['plant'], 'state' => $herb['state']], $wish->asked->inOil->herbs ?? []),
+                ...array_map(fn (array $herb) => ['plant' => $herb['plant'], 'state' => $herb['state']], $wish->asked->inOil->herbs ?? []),
             ],
             $wish->blend->shares(),
             $wish->blend->iodineValue(),
             // What is made already is warmed and wrung out no more.
             $made ? $kitchen->methods()->plainest(false) : $wish->method,
             $made ? 'drained' : $wish->practice->way,
-            $wish->practice->spirit && !$made,
+            $wish->practice->spirit && ! $made,
             self::tooSlow($wish, $kitchen, $times),
             $lots,
             $all,
             [
                 'ceiling' => $wish->variant->ceilingC === null ? null : ['C' => $wish->variant->ceilingC],
-                'spent' => ['all' => array_map(fn(string $oil) => ['oil' => $oil], $spent)],
+                'spent' => ['all' => array_map(fn (string $oil) => ['oil' => $oil], $spent)],
             ],
             $wish->asked->heeds,
         )->and(
@@ -85,7 +85,7 @@ final readonly class WishFacts
         if ($within === null) {
             return null;
         }
-        if (!$wish->method->has(Method::CHILLED_AT_ONCE)) {
+        if (! $wish->method->has(Method::CHILLED_AT_ONCE)) {
             return Said::of('cold.method-too-long', ['method' => ['method' => $wish->method->id]]);
         }
         $times ??= Days::of($wish, $kitchen, self::amounts($wish, $kitchen))->timetable;

@@ -78,19 +78,19 @@ final class WishReader
     public function read(array $wish, ?Before $before = null, ?InfusedOil $inOil = null, bool $begun = false): Wish
     {
         $faults = $this->faults = new Faults();
-        $read = $faults->trying('herbs', fn() => $this->herbs->read($wish, $faults));
+        $read = $faults->trying('herbs', fn () => $this->herbs->read($wish, $faults));
         $mix = $read['mix'] ?? null;
-        $oils = $faults->trying('oils', fn() => $this->oils->read($wish));
+        $oils = $faults->trying('oils', fn () => $this->oils->read($wish));
         $blend = $oils['blend'] ?? null;
-        $oil = $oils === null ? null : $faults->trying('oil_amount', fn() => $this->sizing->oilAmount($wish, ...$oils));
-        $oilLots = $faults->trying('oils', fn() => $this->oils->lots($wish)) ?? [];
-        $finished = $faults->trying('finished', fn() => $this->sizing->finished($wish['finished'] ?? null));
-        $byJar = $faults->trying('by_jar', fn() => $this->sizing->byJar($wish['by_jar'] ?? null, $oil !== null));
-        $ratio = $faults->trying('ratio', fn() => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
-        $basis = $faults->trying('basis', fn() => $this->oneOf($wish, 'basis', [Sizing::DRY, Sizing::AS_IT_LIES])) ?? Sizing::DRY;
-        $jar = $faults->trying('jar', fn() => $this->sizing->jar($wish['jar'] ?? null));
-        $jars = $faults->trying('jars', fn() => $this->sizing->jars($wish));
-        $method = $faults->trying('method', fn() => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
+        $oil = $oils === null ? null : $faults->trying('oil_amount', fn () => $this->sizing->oilAmount($wish, ...$oils));
+        $oilLots = $faults->trying('oils', fn () => $this->oils->lots($wish)) ?? [];
+        $finished = $faults->trying('finished', fn () => $this->sizing->finished($wish['finished'] ?? null));
+        $byJar = $faults->trying('by_jar', fn () => $this->sizing->byJar($wish['by_jar'] ?? null, $oil !== null));
+        $ratio = $faults->trying('ratio', fn () => ($typed = Fields::text($wish, 'ratio')) === null ? null : Ratio::read($typed));
+        $basis = $faults->trying('basis', fn () => $this->oneOf($wish, 'basis', [Sizing::DRY, Sizing::AS_IT_LIES])) ?? Sizing::DRY;
+        $jar = $faults->trying('jar', fn () => $this->sizing->jar($wish['jar'] ?? null));
+        $jars = $faults->trying('jars', fn () => $this->sizing->jars($wish));
+        $method = $faults->trying('method', fn () => $this->methods->method(Fields::text($wish, 'method') ?? 'cold'));
         $variant =
             $method === null || $mix === null
                 ? null
@@ -105,22 +105,22 @@ final class WishReader
 
                     return $this->ownHours($wish, $method, $school);
                 });
-        $way = $faults->trying('way', fn() => $this->oneOf($wish, 'way', Uptake::WAYS));
-        $start = $faults->trying('start', fn() => $this->day($wish, 'start'));
-        $readyBy = $faults->trying('ready_by', fn() => $this->day($wish, 'ready_by'));
+        $way = $faults->trying('way', fn () => $this->oneOf($wish, 'way', Uptake::WAYS));
+        $start = $faults->trying('start', fn () => $this->day($wish, 'start'));
+        $readyBy = $faults->trying('ready_by', fn () => $this->day($wish, 'ready_by'));
         if ($start !== null && $readyBy !== null && $start > $readyBy) {
             $faults->add(
                 DiaryException::startAfterReady(Dates::say($start, 'day_of_year'), Dates::say($readyBy, 'day_of_year'))->about('ready_by'),
             );
         }
-        $purpose = $faults->trying('purpose', fn() => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
-        $heeds = $faults->trying('heed', fn() => $this->cupboard->heedsOf($wish['heed'] ?? [])) ?? [];
-        $spirit = $faults->trying('spirit', fn() => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
-        $shake = $faults->trying('shake', fn() => $this->oneOf($wish, 'shake', array_keys(Practice::SHAKES)));
-        $stands = $faults->trying('stands', fn() => $this->stands($wish));
-        $cooled = $faults->trying('cooled', fn() => $this->oneOf($wish, 'cooled', Practice::COOLED));
-        $strained = $faults->trying('strained', fn() => $this->oneOf($wish, 'strained', Practice::STRAINED));
-        $storage = $faults->trying('kept', fn() => $this->oneOf($wish, 'kept', ColdStorage::ALL)) ?? ColdStorage::SHELF;
+        $purpose = $faults->trying('purpose', fn () => $this->cupboard->purpose(Fields::text($wish, 'purpose') ?? 'skin')->id) ?? 'skin';
+        $heeds = $faults->trying('heed', fn () => $this->cupboard->heedsOf($wish['heed'] ?? [])) ?? [];
+        $spirit = $faults->trying('spirit', fn () => $this->oneOf($wish, 'spirit', ['yes', 'no'])) === 'yes';
+        $shake = $faults->trying('shake', fn () => $this->oneOf($wish, 'shake', array_keys(Practice::SHAKES)));
+        $stands = $faults->trying('stands', fn () => $this->stands($wish));
+        $cooled = $faults->trying('cooled', fn () => $this->oneOf($wish, 'cooled', Practice::COOLED));
+        $strained = $faults->trying('strained', fn () => $this->oneOf($wish, 'strained', Practice::STRAINED));
+        $storage = $faults->trying('kept', fn () => $this->oneOf($wish, 'kept', ColdStorage::ALL)) ?? ColdStorage::SHELF;
         $herb = $read['total'] ?? null;
         $this->sizing->onlyOneWay($herb, $oil, $finished, $byJar, $faults);
         if ($strained === 'never' && $mix !== null) {
@@ -183,11 +183,11 @@ final class WishReader
 
         return [
             'herbs' => array_map(
-                fn(mixed $herb) => Fields::only($herb, ['id', 'name', 'form', 'state', 'amount', 'parts', 'picked', 'water', 'lot']),
+                fn (mixed $herb) => Fields::only($herb, ['id', 'name', 'form', 'state', 'amount', 'parts', 'picked', 'water', 'lot']),
                 HerbsReader::list($wish),
             ),
             'oils' => array_map(
-                fn(mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'name', 'amount', 'parts', 'lot']) : $oil,
+                fn (mixed $oil) => is_array($oil) ? Fields::only($oil, ['id', 'name', 'amount', 'parts', 'lot']) : $oil,
                 $oils,
             ),
             ...$tidied,
@@ -209,7 +209,7 @@ final class WishReader
     public static function withoutLots(mixed $list): array
     {
         return array_map(
-            fn(mixed $each) => is_array($each) ? array_diff_key($each, ['lot' => 1]) : $each,
+            fn (mixed $each) => is_array($each) ? array_diff_key($each, ['lot' => 1]) : $each,
             is_array($list) ? array_values($list) : [],
         );
     }
@@ -222,7 +222,7 @@ final class WishReader
             throw MethodException::schoolOfAnother($own->name, $method->name);
         }
 
-        return RefusedException::at('school', fn() => OwnSchools::variant($own, $this->kitchen));
+        return RefusedException::at('school', fn () => OwnSchools::variant($own, $this->kitchen));
     }
 
     /**
@@ -233,17 +233,17 @@ final class WishReader
     private function ownHours(array $wish, Method $method, Variant $school): Variant
     {
         $typed = Fields::text($wish, 'hours');
-        if ($typed !== null && !$method->heated && preg_match('/\pL/u', $typed) !== 1) {
+        if ($typed !== null && ! $method->heated && preg_match('/\pL/u', $typed) !== 1) {
             // On the shelf a bare number may be days or weeks.
             throw MethodException::hoursBare($typed);
         }
-        $hours = $typed === null ? null : $this->faults->trying('hours', fn() => $this->kitchen->reader()->read($typed, Kind::Time, 'h'));
+        $hours = $typed === null ? null : $this->faults->trying('hours', fn () => $this->kitchen->reader()->read($typed, Kind::Time, 'h'));
         $warmth = Fields::text($wish, 'warmth');
         $bare = $this->kitchen->fahrenheit ? '°F' : '°C';
         $target =
             $warmth === null
                 ? null
-                : $this->faults->trying('warmth', fn() => $this->kitchen->reader()->read($warmth, Kind::Temperature, $bare)->value);
+                : $this->faults->trying('warmth', fn () => $this->kitchen->reader()->read($warmth, Kind::Temperature, $bare)->value);
 
         return OwnHours::of($method, $school, $hours, $target);
     }
@@ -283,13 +283,13 @@ final class WishReader
     {
         $chosen = [];
         foreach ([...self::PLAIN, 'oils', 'finished', 'by_jar'] as $key) {
-            if (!in_array($wish[$key] ?? null, [null, '', []], true)) {
+            if (! in_array($wish[$key] ?? null, [null, '', []], true)) {
                 $chosen[] = $key;
             }
         }
         foreach (HerbsReader::list($wish) as $herb) {
             foreach (['id' => 'herb', 'name' => 'herb', 'form' => 'form', 'state' => 'form', 'amount' => 'herb_amount'] as $key => $slot) {
-                if (is_array($herb) && !in_array($herb[$key] ?? null, [null, ''], true)) {
+                if (is_array($herb) && ! in_array($herb[$key] ?? null, [null, ''], true)) {
                     $chosen[] = $slot;
                 }
             }

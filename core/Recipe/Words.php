@@ -122,7 +122,7 @@ final class Words
      */
     public function fill(string $words, array $with): string
     {
-        if (!str_contains($words, '{')) {
+        if (! str_contains($words, '{')) {
             return $words;
         }
         if (str_contains($words, ', plural,') || str_contains($words, ', select,')) {
@@ -135,16 +135,16 @@ final class Words
         foreach ($pieces as $piece) {
             $parts = explode('}', $piece, 2);
             if (count($parts) < 2) {
-                $filled .= '{' . $piece;
+                $filled .= '{'.$piece;
 
                 continue;
             }
             [$name, $rest] = $parts;
             if (isset($with[$name])) {
-                $filled .= $this->thing($with[$name]) . $rest;
+                $filled .= $this->thing($with[$name]).$rest;
             } else {
                 $word = $this->thing($with[lcfirst($name)] ?? '');
-                $filled .= mb_strtoupper(mb_substr($word, 0, 1)) . mb_substr($word, 1) . $rest;
+                $filled .= mb_strtoupper(mb_substr($word, 0, 1)).mb_substr($word, 1).$rest;
             }
         }
 
@@ -154,7 +154,7 @@ final class Words
     /** Where a sentence's words stand; empty for what the tables have no longer. */
     private function template(string $code): string
     {
-        if (!str_contains($code, ':')) {
+        if (! str_contains($code, ':')) {
             return $code === Said::AS_IT_STOOD ? '{words}' : $this->kitchen->inDegrees($this->words->textIn($code, 'says') ?? '');
         }
         [$table, $id] = explode(':', $code, 2);
@@ -163,10 +163,10 @@ final class Words
         return $this->kitchen->inDegrees(
             match ($table) {
                 'caution' => $this->caution($row, $key),
-                'handling' => $this->found(fn() => $this->methods->method($row)->tending->line($key)),
+                'handling' => $this->found(fn () => $this->methods->method($row)->tending->line($key)),
                 'school' => OwnHours::isId($key)
                     ? $this->template($key === OwnHours::ID ? 'school.own-why' : 'school.kept-why')
-                    : $this->found(fn() => $this->methods->method($row)->variant($key)->why),
+                    : $this->found(fn () => $this->methods->method($row)->variant($key)->why),
                 'heed' => ($this->kitchen->cupboard()->heeds()[$id] ?? null)->name ?? $id,
                 'source' => $this->cautions->source($id),
                 default => '',
@@ -209,13 +209,13 @@ final class Words
     {
         preg_match_all('/\{(\w+), (?:plural|select),/', $words, $choosers);
         $by = array_map(
-            fn(mixed $value) => is_int($value) || is_float($value) ? $value : self::text($value),
+            fn (mixed $value) => is_int($value) || is_float($value) ? $value : self::text($value),
             array_intersect_key($with, array_flip($choosers[1])),
         );
         // Names that choose nothing stand as they are until they are filled.
         preg_match_all('/\{(\w+)\}/', $words, $others);
         foreach (array_diff($others[1], $choosers[1]) as $name) {
-            $by[$name] = '{' . $name . '}';
+            $by[$name] = '{'.$name.'}';
         }
 
         $message = self::$messages[$words] ??= new \MessageFormatter('en', $words);
@@ -241,21 +241,21 @@ final class Words
             'g_also', 'mL_also' => $this->also($value, Kind::from(substr($kind, 0, -5))),
             'C' => $this->kitchen->warmth($value),
             'money' => $this->kitchen->money($value),
-            'g/mL' => number_format($value, 3) . ' g/mL',
+            'g/mL' => number_format($value, 3).' g/mL',
             'min' => self::minutes($value),
             'limit_h' => self::hours($value),
             'iodine' => (string) round($value),
             'index' => (string) round($value, 1),
-            '%' => Wording::number($value) . ' %',
-            'mg', 'IU', 'drops', 'capsules', 'days' => Wording::number($value) . ' ' . ($value === 1.0 ? rtrim($kind, 's') : $kind),
+            '%' => Wording::number($value).' %',
+            'mg', 'IU', 'drops', 'capsules', 'days' => Wording::number($value).' '.($value === 1.0 ? rtrim($kind, 's') : $kind),
             'often' => Practice::oftenness($value),
             'count' => Numbers::word((int) $value),
             'mixed' => AmountWriter::mixed($value),
-            'share' => Wording::number($value * 100) . ' %',
+            'share' => Wording::number($value * 100).' %',
             'firmness' => number_format($value, $value < 0.1 && $value > 0 ? 3 : 2),
             'pieces' => Wording::number($value),
             default => ($unit = Kind::tryFrom($kind)) === null
-                ? Wording::number($value) . ' ' . $kind
+                ? Wording::number($value).' '.$kind
                 : AmountWriter::plain($value, $unit),
         };
     }
@@ -278,12 +278,12 @@ final class Words
             'worth' => $this->inTable('solvents', 'worths', $id, 'name'),
             'solvent' => $this->inTable('solvents', 'solvents', $id, 'name'),
             'purpose' => ($cupboard->purposes()[$id] ?? null)->name ?? $id,
-            'way' => $this->words->rowOrNull('way.' . $id)?->text('says') ?? $id,
-            'method' => $this->found(fn() => $this->methods->method($id)->name) ?: $id,
-            'method_short' => $this->words->rowOrNull('method-short.' . $id)?->text('says') ?? $this->name('method', $id),
+            'way' => $this->words->rowOrNull('way.'.$id)?->text('says') ?? $id,
+            'method' => $this->found(fn () => $this->methods->method($id)->name) ?: $id,
+            'method_short' => $this->words->rowOrNull('method-short.'.$id)?->text('says') ?? $this->name('method', $id),
             'sign' => $this->inTable('faults', 'signs', $id, 'says'),
             'fault' => $this->inTable('faults', 'causes', $id, 'name'),
-            'on_method' => $this->found(fn() => $this->methods->method($id)->inSentence) ?: $id,
+            'on_method' => $this->found(fn () => $this->methods->method($id)->inSentence) ?: $id,
             // A unit whose value is told as a day.
             'date' => Dates::say($id, 'short_day'),
             default => $id,
@@ -300,7 +300,7 @@ final class Words
             'run' => implode('', array_map($this->thing(...), $values)),
             'ratio' => implode(
                 $this->template('words.to'),
-                array_map(fn(mixed $part) => is_int($part) ? Numbers::word($part) : $this->thing($part), $values),
+                array_map(fn (mixed $part) => is_int($part) ? Numbers::word($part) : $this->thing($part), $values),
             ),
             'form' => $this->form(...self::texts($values, 2)),
             'form_of' => $this->formOf(...[...self::texts($values, 2), $this->thing($values[2] ?? '')]),
@@ -324,13 +324,13 @@ final class Words
      */
     private static function texts(array $values, int $count): array
     {
-        return array_map(fn(int $i) => self::text($values[$i] ?? ''), range(0, $count - 1));
+        return array_map(fn (int $i) => self::text($values[$i] ?? ''), range(0, $count - 1));
     }
 
     private function school(string $method, string $id): string
     {
-        if (!OwnHours::isId($id)) {
-            return $this->found(fn() => $this->methods->method($method)->variant($id)->name);
+        if (! OwnHours::isId($id)) {
+            return $this->found(fn () => $this->methods->method($method)->variant($id)->name);
         }
 
         return $this->kitchen->cupboard()->schoolOrNull($id)->name ?? $this->template('school.own');
@@ -340,7 +340,7 @@ final class Words
     {
         $form = $this->kitchen->cupboard()->forms()[$id] ?? null;
 
-        return $form === null ? $id : $this->found(fn() => $form->in(State::tryFrom($state) ?? State::Dried)->name);
+        return $form === null ? $id : $this->found(fn () => $form->in(State::tryFrom($state) ?? State::Dried)->name);
     }
 
     /** How it is cut, without what the plant's own name says already: "marshmallow root, dried and cut". */
@@ -348,9 +348,9 @@ final class Words
     {
         $name = $this->form($id, $state);
         $plain = ($this->kitchen->cupboard()->forms()[$id] ?? null)->plain ?? '';
-        $bare = preg_replace('/^' . preg_quote($plain, '/') . ',\s*/u', '', $name) ?? $name;
+        $bare = preg_replace('/^'.preg_quote($plain, '/').',\s*/u', '', $name) ?? $name;
 
-        return $bare !== $name && preg_match('/\b' . preg_quote($plain, '/') . '\b/iu', $plant) === 1 ? $bare : $name;
+        return $bare !== $name && preg_match('/\b'.preg_quote($plain, '/').'\b/iu', $plant) === 1 ? $bare : $name;
     }
 
     /** A word of a row of one of the lists of data/faults.json. */
@@ -408,7 +408,7 @@ final class Words
 
     private function also(float $value, Kind $kind): string
     {
-        return AmountWriter::plain($value, $kind) . ' (' . $this->kitchen->writer()->kitchen($value, $kind)['text'] . ')';
+        return AmountWriter::plain($value, $kind).' ('.$this->kitchen->writer()->kitchen($value, $kind)['text'].')';
     }
 
     /** "4 h 20 min": a limit of hours is not told in rounded ones. */
@@ -421,11 +421,11 @@ final class Words
     {
         $minutes = (int) round($value);
 
-        return $minutes < 120 ? $minutes . ' min' : self::hoursAndMinutes($minutes);
+        return $minutes < 120 ? $minutes.' min' : self::hoursAndMinutes($minutes);
     }
 
     private static function hoursAndMinutes(int $minutes): string
     {
-        return intdiv($minutes, 60) . ' h' . ($minutes % 60 === 0 ? '' : ' ' . $minutes % 60 . ' min');
+        return intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
     }
 }

@@ -49,7 +49,7 @@ final readonly class ForAnyHouse
         foreach (self::PARTS as $list => $kind) {
             if (is_array($wish[$list] ?? null)) {
                 $wish[$list] = array_map(
-                    fn(mixed $part) => is_array($part) ? $this->part($part, $kind) : (is_string($part) ? $this->called($part) : $part),
+                    fn (mixed $part) => is_array($part) ? $this->part($part, $kind) : (is_string($part) ? $this->called($part) : $part),
                     $wish[$list],
                 );
             }
@@ -168,12 +168,12 @@ final readonly class ForAnyHouse
         foreach ($amounts as $field => $kind) {
             $typed = is_string($fields[$field] ?? null) ? $fields[$field] : '';
             [$bare, $lying] = Lying::in($typed);
-            if ($typed !== '' && !self::reads(new AmountReader($this->kitchen->custom), $bare)) {
+            if ($typed !== '' && ! self::reads(new AmountReader($this->kitchen->custom), $bare)) {
                 foreach ([$kind, $kind === Kind::Mass ? Kind::Volume : Kind::Mass] as $either) {
                     try {
                         $value = $this->kitchen->reader()->read($bare, $either, 'g')->value;
                         $unit = $either === Kind::Mass ? ' g' : ' mL';
-                        $fields[$field] = Change::number($value) . $unit . ($lying === null ? '' : ', ' . $lying->value);
+                        $fields[$field] = Change::number($value).$unit.($lying === null ? '' : ', '.$lying->value);
                         break;
                     } catch (RefusedException) {
                         continue;

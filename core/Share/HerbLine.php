@@ -49,7 +49,7 @@ final readonly class HerbLine
             'of',
             ...$counted ? [...$this->counts->words(), 'large', 'small', 'medium', 'big', 'fat', 'ripe'] : [],
         ]);
-        $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b(' . $words . ')\b/iu', ' ', $rest) ?? '') ?? '');
+        $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b('.$words.')\b/iu', ' ', $rest) ?? '') ?? '');
         if ($known === null && ($name === '' || mb_strlen($name) > 40 || str_word_count($name) > 4)) {
             return [null, '', []];
         }
@@ -63,7 +63,7 @@ final readonly class HerbLine
         $plant = $known === null ? null : $this->cupboard->herb($known['id']);
         // A powder or a tea bag is dry by nature.
         $dry = $this->cupboard->form($herb['form'] ?? ($plant->form ?? 'thin-leaf'))->waterFresh === null;
-        if ($state === null && !$dry) {
+        if ($state === null && ! $dry) {
             $fresh = $counted || $eaten || ($plant !== null && $plant->isWatery());
             $state = $fresh ? 'fresh' : 'dried';
             $guesses[] = sprintf('whether it is dried is not said: %s is a guess', $state);
@@ -95,13 +95,13 @@ final readonly class HerbLine
         if ($each === null && $state === null && ($other = $this->counts->of($rest, $known, null)) !== null) {
             // A stick of cinnamon is never fresh.
             [$each, $herb['state']] = [$other, $other['state']->value];
-            $guesses = array_filter($guesses, fn(string $guess) => !str_contains($guess, 'fresh is a guess'));
+            $guesses = array_filter($guesses, fn (string $guess) => ! str_contains($guess, 'fresh is a guess'));
         }
         if ($each === null) {
             $guesses[] = 'how much they weigh is not known: weigh them';
         } else {
             $grams = (($least + $most) / 2) * $each['g'];
-            $herb['amount'] = round($grams, $grams < 10 ? 1 : 0) . ' g';
+            $herb['amount'] = round($grams, $grams < 10 ? 1 : 0).' g';
             $guesses[] = sprintf(
                 'about %s, between %s and %s: weigh it',
                 $herb['amount'],

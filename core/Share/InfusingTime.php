@@ -15,7 +15,7 @@ final readonly class InfusingTime
 {
     /** A time, and the words before it. */
     private const TIME =
-        '/((?:[\p{L}’\']+\s+){0,3})(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*' .
+        '/((?:[\p{L}’\']+\s+){0,3})(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*'.
         '(?:months?|weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu';
 
     /** How often, or how long it keeps. */
@@ -23,13 +23,13 @@ final readonly class InfusingTime
 
     /** Work that takes time before or after, or again and again. */
     private const OTHER_WORK =
-        '/\b(prep\w*|wilt\w*|dry|dries|drying|cool\w*|settl\w*|rest\w*|strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|' .
+        '/\b(prep\w*|wilt\w*|dry|dries|drying|cool\w*|settl\w*|rest\w*|strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|'.
         'bring|melt\w*|chill\w*|refrigerat\w*|moisten\w*|spirit|shelf\s+life|total)\b/iu';
 
     private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';
 
     private const LIMIT =
-        '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|' .
+        '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|'.
         'less\s+than|maximum(?:\s+of)?|max\.?|at\s+most|up\s+to)\s+(?:about\s+)?\d/iu';
 
     /** A sentence that does not say what it is about may be of the infusing; one that does goes before it. */
@@ -67,7 +67,7 @@ final readonly class InfusingTime
                     $said =
                         preg_replace_callback(
                             '/^(\d+)\s+months?$/i',
-                            fn(array $m) => round(((int) $m[1] * 365.25) / 12 / 7) . ' weeks',
+                            fn (array $m) => round(((int) $m[1] * 365.25) / 12 / 7).' weeks',
                             $said,
                         ) ?? $said;
                     $time = preg_match(self::NO_SPAN, $before) === 1 ? null : $words->reading($said);

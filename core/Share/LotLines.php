@@ -25,10 +25,10 @@ final readonly class LotLines
 
     /** "tins" and what else a product is filled into, and what each of them holds. */
     private const TINS =
-        '/^(\d{1,5})\s*(?:x\s*)?(?:(' .
-        self::SIZE .
-        ')\s+(?:tins?|pots?|tubes?)|(?:tins?|pots?|tubes?)(?:\s+of)?\s+(' .
-        self::SIZE .
+        '/^(\d{1,5})\s*(?:x\s*)?(?:('.
+        self::SIZE.
+        ')\s+(?:tins?|pots?|tubes?)|(?:tins?|pots?|tubes?)(?:\s+of)?\s+('.
+        self::SIZE.
         '))$/iu';
 
     private const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
@@ -38,10 +38,10 @@ final readonly class LotLines
 
     /** A day that could not be read, and how large each of several is. */
     private const NO_PLACE =
-        '/\beach$|^\d+\s+' .
-        self::PACKETS .
-        '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:' .
-        self::BEST_BEFORE .
+        '/\beach$|^\d+\s+'.
+        self::PACKETS.
+        '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
+        self::BEST_BEFORE.
         '|opened|infused)\b/iu';
 
     private RecipeWords $words;
@@ -60,7 +60,7 @@ final readonly class LotLines
      */
     public function read(string $text): array
     {
-        $lines = array_values(array_filter(array_map('trim', preg_split('/\R/u', $text) ?: []), fn(string $line) => $line !== ''));
+        $lines = array_values(array_filter(array_map('trim', preg_split('/\R/u', $text) ?: []), fn (string $line) => $line !== ''));
 
         return array_map($this->line(...), array_slice($lines, 0, self::MOST));
     }
@@ -81,12 +81,12 @@ final readonly class LotLines
                 continue;
             }
             // The thing itself and how much of it, wherever on the line; then what is left is where it came from.
-            if (!isset($lot['kind']) && $this->thing($piece, $at === 0, $put)) {
+            if (! isset($lot['kind']) && $this->thing($piece, $at === 0, $put)) {
                 continue;
             }
             $rest[] = $piece;
         }
-        if (!isset($lot['kind']) && $rest !== []) {
+        if (! isset($lot['kind']) && $rest !== []) {
             $called = array_shift($rest);
             $put('kind', 'herb', $called, true);
             $put('called', mb_substr($called, 0, 80), $called, true);
@@ -94,11 +94,11 @@ final readonly class LotLines
         foreach ($rest as $piece) {
             $where = preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $piece) ?? $piece;
             // What is no words is no place, nor is a day that could be two, or is none, nor what is in packets of some size.
-            $isPlace = preg_match('/\p{L}{3}/u', $piece) === 1 && preg_match(self::NO_PLACE, $piece) !== 1 && !$this->isCounted($piece);
-            if (!isset($lot['got_where']) && $isPlace) {
+            $isPlace = preg_match('/\p{L}{3}/u', $piece) === 1 && preg_match(self::NO_PLACE, $piece) !== 1 && ! $this->isCounted($piece);
+            if (! isset($lot['got_where']) && $isPlace) {
                 $put('got_where', mb_substr($where, 0, 160), $piece, $where === $piece);
             } else {
-                $put('note', trim(($lot['note'] ?? '') . '; ' . $piece, '; '), $piece, true);
+                $put('note', trim(($lot['note'] ?? '').'; '.$piece, '; '), $piece, true);
             }
         }
 
@@ -114,11 +114,11 @@ final readonly class LotLines
     private function parted(array $pieces): array
     {
         $parted = [];
-        foreach (array_filter(array_map(trim(...), $pieces), fn(string $piece) => $piece !== '') as $piece) {
+        foreach (array_filter(array_map(trim(...), $pieces), fn (string $piece) => $piece !== '') as $piece) {
             $piece = preg_replace('/^(\p{L}[^()]*?)\s*\((\d[^()]*)\)/u', '$1 $2', $piece) ?? $piece;
             if (preg_match('/^(.*\S)\s*@\s*(\p{Sc}?\s*\d.*)$/u', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);
-            } elseif (preg_match('/^(.*\S)\s+((?:' . self::BEST_BEFORE . ')\b\s*\S.*|' . self::GOT_THEN . '.*)$/iu', $piece, $m) === 1) {
+            } elseif (preg_match('/^(.*\S)\s+((?:'.self::BEST_BEFORE.')\b\s*\S.*|'.self::GOT_THEN.'.*)$/iu', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);
             } else {
                 $parted[] = $piece;
@@ -136,7 +136,7 @@ final readonly class LotLines
      */
     private function packed(array $pieces): array
     {
-        $packets = '/^(\d{1,3})\s+(' . self::PACKETS . ')\s+of\s+(.+)$/iu';
+        $packets = '/^(\d{1,3})\s+('.self::PACKETS.')\s+of\s+(.+)$/iu';
         if ($pieces === [] || preg_match($packets, Counts::inFigures($pieces[0]), $m) !== 1) {
             return $pieces;
         }
@@ -211,9 +211,9 @@ final readonly class LotLines
             return true;
         }
         if (
-            !isset($lot['price']) &&
+            ! isset($lot['price']) &&
             preg_match(
-                '/^(?:(?:at|for|cost|price)\s+)?(?:\p{Sc}\s*)(\d{1,6}(?:[.,]\d{1,2})?)$|' .
+                '/^(?:(?:at|for|cost|price)\s+)?(?:\p{Sc}\s*)(\d{1,6}(?:[.,]\d{1,2})?)$|'.
                     '^(\d{1,6}[.,]\d{2})(?:\s*\p{Sc})?$|^(\d{1,6})\s*\p{Sc}$/u',
                 $piece,
                 $m,
@@ -230,7 +230,7 @@ final readonly class LotLines
             return true;
         }
         // The amount alone, after the name: "calendula, 260 g".
-        if (isset($lot['kind']) && !isset($lot['amount'])) {
+        if (isset($lot['kind']) && ! isset($lot['amount'])) {
             [$amount, $typed, $after] = $this->words->amount($piece);
             if ($amount !== null && $after === '') {
                 $put('amount', $typed, $piece);
@@ -278,7 +278,7 @@ final readonly class LotLines
             $put('note', $m[1], $m[1], true);
             $rest = $m[2];
         }
-        if ($amount?->kind === Kind::Time || ($amount === null && !$first)) {
+        if ($amount?->kind === Kind::Time || ($amount === null && ! $first)) {
             return false;
         }
         $bare = trim(preg_replace('/\b(dried|dry|wilted|fresh(?:ly)?|organic|food[\s-]?grade)\b/iu', ' ', $rest) ?? $rest);
@@ -289,7 +289,7 @@ final readonly class LotLines
         [$kind, $id, $name] = $this->material($bare);
         $put('kind', $kind, $bare, $id === null);
         if ($id !== null) {
-            $put('material', $id, $bare, !in_array(mb_strtolower($bare), [mb_strtolower($name), mb_strtolower($name) . 's'], true));
+            $put('material', $id, $bare, ! in_array(mb_strtolower($bare), [mb_strtolower($name), mb_strtolower($name).'s'], true));
         } else {
             $put('called', mb_substr($bare, 0, 80), $bare, true);
         }
@@ -324,8 +324,8 @@ final readonly class LotLines
         );
         $size = trim(preg_replace('/\s+/u', ' ', $bare ?? '') ?? '');
         $ml = $this->words->reading($size);
-        $called = $ml !== null && $ml->kind === Kind::Volume && $kind === 'bottle' ? round($ml->value) . ' mL bottle' : "{$size} {$kind}";
-        $jar = array_filter($this->kitchen->jarsBySize(), fn($jar) => mb_strtolower($jar->called) === mb_strtolower($called));
+        $called = $ml !== null && $ml->kind === Kind::Volume && $kind === 'bottle' ? round($ml->value).' mL bottle' : "{$size} {$kind}";
+        $jar = array_filter($this->kitchen->jarsBySize(), fn ($jar) => mb_strtolower($jar->called) === mb_strtolower($called));
         // What is in them is another thing: "3 jars of honey".
         if ($size === '' || ($jar === [] && $ml === null && $this->words->reading("1 {$size}") === null)) {
             return false;

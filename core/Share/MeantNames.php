@@ -25,22 +25,22 @@ final readonly class MeantNames
      */
     public function of(array $unread, array $oils): array
     {
-        $named = array_filter($oils, fn(array $oil) => isset($oil['name']) && $oil['name'] !== 'oil');
+        $named = array_filter($oils, fn (array $oil) => isset($oil['name']) && $oil['name'] !== 'oil');
         if ($unread === [] && $named === []) {
             return [];
         }
-        $herbs = array_map(fn(Herb $herb) => [$herb->name, ...$herb->also], $this->cupboard->herbs());
-        $carriers = array_map(fn(Carrier $oil) => [$oil->name, ...$oil->names->also], $this->cupboard->carriers());
-        $words = array_merge([], ...array_map(fn(string $each) => explode(' ', $each), $unread));
+        $herbs = array_map(fn (Herb $herb) => [$herb->name, ...$herb->also], $this->cupboard->herbs());
+        $carriers = array_map(fn (Carrier $oil) => [$oil->name, ...$oil->names->also], $this->cupboard->carriers());
+        $words = array_merge([], ...array_map(fn (string $each) => explode(' ', $each), $unread));
         $sought = [
-            ...array_map(fn(string $word) => [$word, Names::nearest($word, $herbs), $this->cupboard->herb(...)], $words),
-            ...array_map(fn(array $oil) => [$oil['name'], Names::nearest($oil['name'], $carriers), $this->cupboard->carrier(...)], $named),
+            ...array_map(fn (string $word) => [$word, Names::nearest($word, $herbs), $this->cupboard->herb(...)], $words),
+            ...array_map(fn (array $oil) => [$oil['name'], Names::nearest($oil['name'], $carriers), $this->cupboard->carrier(...)], $named),
         ];
         $says = [];
         foreach ($sought as [$word, $near, $thing]) {
             // A word of many names is the name of none.
             if ($near !== [] && count($near) <= self::MOST_MEANT) {
-                $names = array_map(fn(string|int $id) => $thing((string) $id)->name, array_keys($near));
+                $names = array_map(fn (string|int $id) => $thing((string) $id)->name, array_keys($near));
                 $says[] = sprintf('“%s” may be %s: choose it in the sentence if it is.', $word, implode(' or ', $names));
             }
         }

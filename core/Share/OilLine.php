@@ -27,7 +27,7 @@ final readonly class OilLine
         $density = $known ? $this->cupboard->carrier($oil['id'])->at20 : Density::gramsPerMl(0.915);
         $ml = $amount->kind === Kind::Mass ? $density->volumeOf($amount->value) : $amount->value;
         $says = sprintf('%s of %s.', AmountWriter::plain($ml, Kind::Volume), $oil['name']);
-        $guess = !$known;
+        $guess = ! $known;
         if ($amount->low < $amount->high) {
             $says .= ' The middle of what is written.';
             $guess = true;
@@ -42,10 +42,10 @@ final readonly class OilLine
                 );
                 $guess = true;
             }
-            [$ml, $typed] = [$beside, round($beside, 1) . ' mL'];
+            [$ml, $typed] = [$beside, round($beside, 1).' mL'];
         }
-        if (!$known) {
-            $says .= ' ' . self::ask($oil['name']);
+        if (! $known) {
+            $says .= ' '.self::ask($oil['name']);
         }
 
         return [
@@ -53,7 +53,7 @@ final readonly class OilLine
                 'id' => $oil['id'],
                 'name' => $oil['name'],
                 'ml' => $ml,
-                'typed' => $amount->low < $amount->high ? round($ml, 1) . ' mL' : $typed,
+                'typed' => $amount->low < $amount->high ? round($ml, 1).' mL' : $typed,
             ],
             'says' => $says,
             'guess' => $guess,

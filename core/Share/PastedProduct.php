@@ -66,7 +66,7 @@ final class PastedProduct
     /** @throws RecipeException when there is nothing in it that goes into a product */
     public function read(string $text): ReadRecipe
     {
-        if (!mb_check_encoding($text, 'UTF-8')) {
+        if (! mb_check_encoding($text, 'UTF-8')) {
             throw RecipeException::notText();
         }
         if (trim($text) === '') {
@@ -77,7 +77,7 @@ final class PastedProduct
         }
         $this->lines = $this->parts = [];
         $lines = $this->recipe->split($text);
-        $name = $lines !== [] && !$this->isPart($lines[0]) && $this->recipe->isName($lines[0]) ? array_shift($lines) : '';
+        $name = $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName($lines[0]) ? array_shift($lines) : '';
         if ($name !== '') {
             $this->say($name, 'name', '', false);
         }
@@ -87,7 +87,7 @@ final class PastedProduct
         if ($this->parts === []) {
             throw RecipeException::nothingForProduct();
         }
-        $product = $this->product($name . ' ' . $text);
+        $product = $this->product($name.' '.$text);
         $weighed = $this->weighed();
         $notes = $weighed === null ? [] : [$weighed];
         $notes = $product === null ? [...$notes, 'What it is was not said: taken for a salve. Change the word where it is not.'] : $notes;
@@ -98,7 +98,7 @@ final class PastedProduct
     /** What is told in parts is weighed, so much in all; what was made of it, in words, or null where nothing is in parts. */
     private function weighed(): ?string
     {
-        $many = fn(mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
+        $many = fn (mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
         $all = array_sum(array_map($many, array_column(array_merge([], ...array_values($this->parts)), 'amount')));
         foreach ($all > 0.0 ? $this->parts : [] as $field => $each) {
             foreach ($each as $at => $part) {
@@ -138,7 +138,7 @@ final class PastedProduct
         [$amount, $typed, $rest] = $this->words->amount($line);
         $parts = $amount === null ? $this->words->parts($line) : null;
         if ($parts !== null) {
-            [$typed, $rest] = [$parts[0] . self::PARTS, $parts[1]];
+            [$typed, $rest] = [$parts[0].self::PARTS, $parts[1]];
         } elseif ($amount === null || $amount->kind === Kind::Time) {
             // "A few drops of lavender": something goes in, and how much is not said.
             $isAmount = preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*(?:g|kg|ml|oz|cups?|tbsp|tsp)\b/iu', $written) === 1;
@@ -166,7 +166,7 @@ final class PastedProduct
     {
         $byDrops = preg_match('/^\s*([\d.]+)\s*drops?$/i', $typed, $drops) === 1;
         $isEssential = preg_match('/\b(essential|eo)\b/i', $plain) === 1;
-        if (!$byDrops && !$isEssential) {
+        if (! $byDrops && ! $isEssential) {
             return false;
         }
         if (preg_match('/\bvitamin\b/i', $plain) === 1) {
@@ -204,7 +204,7 @@ final class PastedProduct
         $guess = $id === null && preg_match('/\bwax\b/i', $plain) === 1 && preg_match('/\b(emulsifying|soap)\b/i', $plain) !== 1;
         if (
             $id === null &&
-            !($guess && preg_match('/^(a\s+|some\s+)?(grated\s+|melted\s+)?wax(\s+(pellets|pastilles|beads))?$/i', $plain) === 1)
+            ! ($guess && preg_match('/^(a\s+|some\s+)?(grated\s+|melted\s+)?wax(\s+(pellets|pastilles|beads))?$/i', $plain) === 1)
         ) {
             return false;
         }
@@ -236,7 +236,7 @@ final class PastedProduct
         // "comfrey-infused olive oil" is olive oil, with something in it.
         $oil = $this->words->oil(preg_replace('/^.*\binfused\s+(?=\p{L})(?!with\b|in\b)/iu', '', $rest) ?? $rest);
         $infused = preg_match('/\binfused\b/i', $rest) === 1;
-        if ($oil === null && !$infused) {
+        if ($oil === null && ! $infused) {
             return false;
         }
         $known = $oil !== null && $oil['id'] !== '' ? $oil : null;
@@ -260,7 +260,7 @@ final class PastedProduct
         foreach ($names as $id => $each) {
             foreach ($each as $name) {
                 $name = mb_strtolower($name);
-                if (mb_strlen($name) > $best[1] && preg_match('/\b' . preg_quote($name, '/') . 's?\b/u', $plain) === 1) {
+                if (mb_strlen($name) > $best[1] && preg_match('/\b'.preg_quote($name, '/').'s?\b/u', $plain) === 1) {
                     $best = [$id, mb_strlen($name)];
                 }
             }

@@ -103,18 +103,18 @@ final class PastedRecipe
             }
             if (
                 $i === 0 &&
-                !$this->recipe->isHeading($line) &&
+                ! $this->recipe->isHeading($line) &&
                 $this->recipe->isName($line) &&
                 $this->words->count($line) === null &&
-                !$this->counts->isCounted($line)
+                ! $this->counts->isCounted($line)
             ) {
                 $name = $line;
                 $purpose = $this->words->purpose($line);
                 $this->say(
                     $line,
                     'name',
-                    'Taken as its name' .
-                        ($purpose === null ? '.' : ', and as what it is for: ' . $this->cupboard->purpose($purpose)->name . '.'),
+                    'Taken as its name'.
+                        ($purpose === null ? '.' : ', and as what it is for: '.$this->cupboard->purpose($purpose)->name.'.'),
                     $purpose !== null,
                 );
 
@@ -226,7 +226,7 @@ final class PastedRecipe
             $this->say(
                 $line,
                 'oil',
-                ucfirst($oil['name']) . ', with no amount.' . ($oil['id'] === '' ? ' ' . OilLine::ask($oil['name']) : ''),
+                ucfirst($oil['name']).', with no amount.'.($oil['id'] === '' ? ' '.OilLine::ask($oil['name']) : ''),
                 true,
             );
         } elseif ($herb !== null && mb_strlen($line) < 60) {
@@ -236,12 +236,12 @@ final class PastedRecipe
             $step = $this->recipe->isStep($line);
             $this->say(
                 $line,
-                $purpose === null && !$step ? 'unread' : 'step',
+                $purpose === null && ! $step ? 'unread' : 'step',
                 $purpose === null
                     ? ($step
                         ? 'A step; nothing new in it.'
                         : 'Nothing was made of it.')
-                    : 'Taken as what it is for: ' . $this->cupboard->purpose($purpose)->name . '.',
+                    : 'Taken as what it is for: '.$this->cupboard->purpose($purpose)->name.'.',
                 $purpose !== null,
             );
         }
@@ -275,13 +275,13 @@ final class PastedRecipe
             $this->herbs[] = $herb[0];
         }
         $said = array_filter([
-            $herb === null ? '' : $herb[1] . ', ' . ($herb[0]['state'] ?? ''),
+            $herb === null ? '' : $herb[1].', '.($herb[0]['state'] ?? ''),
             $oil === null ? '' : $oil['name'],
-            isset($byJar['fill']) ? 'a jar ' . ByJar::SAID[$byJar['fill']] : '',
+            isset($byJar['fill']) ? 'a jar '.ByJar::SAID[$byJar['fill']] : '',
             $again ? 'the jar is filled as the first line says' : '',
             ($byJar['cover'] ?? $cover) === ByJar::BRIM ? 'to the brim' : (isset($cover) ? "covered by {$cover}" : ''),
         ]);
-        $says = ucfirst(implode('; ', $said)) . self::guessed($herb[2] ?? []);
+        $says = ucfirst(implode('; ', $said)).self::guessed($herb[2] ?? []);
         $this->say($line, $herb !== null ? 'herb' : ($oil !== null ? 'oil' : 'step'), $says, $again || ($herb[2] ?? []) !== []);
 
         return true;
@@ -298,7 +298,7 @@ final class PastedRecipe
                 '%s, %s.%s',
                 ucfirst($oil['name']),
                 self::inParts($parts),
-                $oil['id'] === '' ? ' ' . OilLine::ask($oil['name']) : '',
+                $oil['id'] === '' ? ' '.OilLine::ask($oil['name']) : '',
             );
             $this->say($line, 'oil', $says, $oil['id'] === '');
 
@@ -314,7 +314,7 @@ final class PastedRecipe
         $this->say(
             $line,
             'herb',
-            ucfirst(implode('; ', ["{$name}, {$herb['state']}", self::inParts($parts), ...$guesses])) . '.',
+            ucfirst(implode('; ', ["{$name}, {$herb['state']}", self::inParts($parts), ...$guesses])).'.',
             $guesses !== [],
         );
     }
@@ -341,7 +341,7 @@ final class PastedRecipe
     {
         [$herb, $name, $guesses] = $this->herbOf($rest);
         if ($aside !== null && $aside->kind === Kind::Mass) {
-            $typed = round($aside->value, 1) . ' g';
+            $typed = round($aside->value, 1).' g';
         } elseif ($amount?->kind === Kind::Volume) {
             $guesses[] = 'a volume of herb is weighed by how it usually lies';
         }
@@ -362,15 +362,15 @@ final class PastedRecipe
             return;
         }
         // "Fill a jar with calendula", and then how much of it.
-        $bare = array_filter($this->herbs, fn(array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && !isset($each['amount']));
+        $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
         $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
-        $this->say($line, 'herb', ucfirst($name . ', ' . $herb['state']) . self::guessed($guesses), $guesses !== []);
+        $this->say($line, 'herb', ucfirst($name.', '.$herb['state']).self::guessed($guesses), $guesses !== []);
     }
 
     /** @param  list<string>  $guesses */
     private static function guessed(array $guesses): string
     {
-        return '.' . ($guesses === [] ? '' : ' ' . ucfirst(implode('; ', $guesses)) . '.');
+        return '.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.');
     }
 
     private function step(string $line): void
@@ -392,7 +392,7 @@ final class PastedRecipe
         $this->say(
             $line,
             $said === [] ? 'step' : 'method',
-            $said === [] ? 'A step; nothing new in it.' : 'Taken as: ' . implode(', ', $said) . '.',
+            $said === [] ? 'A step; nothing new in it.' : 'Taken as: '.implode(', ', $said).'.',
             $said !== [],
         );
     }

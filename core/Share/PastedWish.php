@@ -20,7 +20,7 @@ final readonly class PastedWish
     private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
 
     private const CUSTOMARY =
-        '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|' . 'fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
+        '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|'.'fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
 
     /**
      * @param  list<array<string, string>>  $herbs
@@ -82,9 +82,9 @@ final readonly class PastedWish
         if ($wish['herbs'] === []) {
             $wish['herbs'] = [['name' => 'herb']];
         }
-        $weighed = count(array_filter($wish['herbs'], fn(array $herb) => isset($herb['amount'])));
+        $weighed = count(array_filter($wish['herbs'], fn (array $herb) => isset($herb['amount'])));
         if ($weighed > 1 && $weighed < count($wish['herbs'])) {
-            $wish['herbs'] = array_values(array_filter($wish['herbs'], fn(array $herb) => isset($herb['amount'])));
+            $wish['herbs'] = array_values(array_filter($wish['herbs'], fn (array $herb) => isset($herb['amount'])));
             $notes[] = 'Herbs with no amount were left out, for others have one.';
         }
         $wish = $this->oilsOf($wish, $notes);
@@ -112,7 +112,7 @@ final readonly class PastedWish
         $method =
             $this->method !== null && ($celsius === null || $this->method->heated)
                 ? $this->method
-                : $this->methods->plainest(!($celsius === null && $this->time->hours >= 72));
+                : $this->methods->plainest(! ($celsius === null && $this->time->hours >= 72));
         $wish['method'] = $method->id;
         $school = $this->nearest($method);
         $said = implode(', ', array_filter([$this->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));
@@ -122,11 +122,11 @@ final readonly class PastedWish
             ($celsius === null || $school->targetC === null || abs($celsius - $school->targetC) < 0.6);
         if ($asSchool || $tooHot) {
             $wish['school'] = $school->id;
-            $at = $celsius === null || $school->targetC === null ? '' : ', at ' . $this->kitchen->warmth($school->targetC);
+            $at = $celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC);
             $notes[] = sprintf('“%s” is taken as %s, %s%s.', $said, $method->name, $school->name, $at);
         } else {
             $wish += $this->time->hours === null ? [] : ['hours' => $this->time->typed];
-            $wish += $celsius === null ? [] : ['warmth' => round($celsius, 1) . ' C'];
+            $wish += $celsius === null ? [] : ['warmth' => round($celsius, 1).' C'];
             $notes[] = sprintf('“%s” is taken as %s.', $said, $method->name);
         }
         if ($tooHot) {
@@ -151,8 +151,8 @@ final readonly class PastedWish
         if ($this->byJar === []) {
             return $wish;
         }
-        $measured = array_filter($this->herbs, fn(array $herb) => isset($herb['amount'])) !== [];
-        if (!isset($this->byJar['fill']) || $measured) {
+        $measured = array_filter($this->herbs, fn (array $herb) => isset($herb['amount'])) !== [];
+        if (! isset($this->byJar['fill']) || $measured) {
             $notes[] = 'How far the oil stands over the herb is reckoned from how much there is of both.';
 
             return $wish;
@@ -204,20 +204,20 @@ final readonly class PastedWish
             return $wish;
         }
         $total = array_sum(array_column($byName, 'ml'));
-        $measured = count(array_filter($byName, fn(array $oil) => $oil['ml'] > 0)) === count($byName);
+        $measured = count(array_filter($byName, fn (array $oil) => $oil['ml'] > 0)) === count($byName);
         $wish['oils'] = array_map(
-            fn(string $name) => ($byName[$name]['id'] === '' ? ['name' => $name] : ['id' => $byName[$name]['id']]) +
+            fn (string $name) => ($byName[$name]['id'] === '' ? ['name' => $name] : ['id' => $byName[$name]['id']]) +
                 (count($byName) > 1
                     ? ['parts' => (string) round($measured ? $byName[$name]['ml'] : $this->oilParts[$name] ?? 1.0, 2)]
                     : []),
             array_keys($byName),
         );
-        if ($total > 0 && !$measured) {
+        if ($total > 0 && ! $measured) {
             $notes[] = 'Not every oil has an amount: how much of all of them is left open, and their parts are alike.';
         }
         if ($total > 0 && $measured) {
             $first = array_values($byName)[0];
-            $wish['oil_amount'] = count($this->oils) === 1 ? $first['typed'] : round($total, 1) . ' mL';
+            $wish['oil_amount'] = count($this->oils) === 1 ? $first['typed'] : round($total, 1).' mL';
         }
 
         return $wish;
@@ -227,12 +227,12 @@ final readonly class PastedWish
     private function nearest(Method $method): Variant
     {
         [$hours, $celsius] = [$this->time->hours, $this->time->celsius];
-        $apart = fn(Variant $school): float => ($hours === null ? 0.0 : abs(log($school->usualH / $hours))) +
+        $apart = fn (Variant $school): float => ($hours === null ? 0.0 : abs(log($school->usualH / $hours))) +
             ($celsius === null || $school->targetC === null
                 ? 0.0
                 : abs($school->targetC - $celsius) / 10 + ($school->ceilingC !== null && $celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
         $schools = $method->variants;
-        usort($schools, fn(Variant $a, Variant $b) => $apart($a) <=> $apart($b));
+        usort($schools, fn (Variant $a, Variant $b) => $apart($a) <=> $apart($b));
 
         return $schools[0];
     }

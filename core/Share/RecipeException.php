@@ -53,7 +53,7 @@ final class RecipeException extends RefusedException
             'unknown',
             sprintf(
                 'It is JSON, but neither a recipe of ours nor a schema.org Recipe%s.',
-                $found === '' ? '' : ' (it says “' . mb_substr($found, 0, 40) . '”)',
+                $found === '' ? '' : ' (it says “'.mb_substr($found, 0, 40).'”)',
             ),
             'text',
         );

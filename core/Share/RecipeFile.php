@@ -34,10 +34,10 @@ final class RecipeFile
             throw RecipeException::newer($version);
         }
         $wish = $document['wish'] ?? null;
-        if (!is_array($wish)) {
+        if (! is_array($wish)) {
             throw RecipeException::broken();
         }
-        $text = fn(string $key, int $most): string => is_string($document[$key] ?? null) ? mb_substr(trim($document[$key]), 0, $most) : '';
+        $text = fn (string $key, int $most): string => is_string($document[$key] ?? null) ? mb_substr(trim($document[$key]), 0, $most) : '';
 
         return new ReadRecipe($text('name', 120), $text('note', 5000), self::shared($wish), [], []);
     }
@@ -85,10 +85,10 @@ final class RecipeFile
     {
         $oils = array_filter(
             is_array($wish['oils'] ?? null) ? $wish['oils'] : [],
-            fn(mixed $oil) => !is_array($oil) || !isset($oil['batch']),
+            fn (mixed $oil) => ! is_array($oil) || ! isset($oil['batch']),
         );
         if (is_array($wish['others'] ?? null)) {
-            $wish['others'] = array_values(array_filter($wish['others'], fn(mixed $part) => !is_array($part) || !isset($part['boil'])));
+            $wish['others'] = array_values(array_filter($wish['others'], fn (mixed $part) => ! is_array($part) || ! isset($part['boil'])));
         }
         if (is_array($wish['water'] ?? null) && isset($wish['water']['boil'])) {
             unset($wish['water']);

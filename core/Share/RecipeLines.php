@@ -14,11 +14,11 @@ final readonly class RecipeLines
 {
     /** What begins a line that tells what to do; words that begin a name as well do so only before such as "the" or "in". */
     private const STEP =
-        '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*' .
-        '(?:(?:pour|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|' .
-        'squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|' .
-        'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|' .
-        '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|pick|wilt|pack|top|line)\s+' .
+        '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*'.
+        '(?:(?:pour|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|'.
+        'squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
+        'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
+        '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|pick|wilt|pack|top|line)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
 
     private Counts $counts;
@@ -35,7 +35,7 @@ final readonly class RecipeLines
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
         $unit = implode(
             '',
-            array_map(fn(string $unit) => "(?<!\\b{$unit})(?<!\\b{$unit}s)", [
+            array_map(fn (string $unit) => "(?<!\\b{$unit})(?<!\\b{$unit}s)", [
                 'cup',
                 'tbsp',
                 'tsp',
@@ -56,12 +56,12 @@ final readonly class RecipeLines
         );
         $text =
             preg_replace(
-                '/' .
-                    $unit .
+                '/'.
+                    $unit.
                     // "calendula, 30 g" is one.
-                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?[ \t]*(?:\n|$))|' .
-                    '\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|' .
-                    '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*' .
+                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?[ \t]*(?:\n|$))|'.
+                    '\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
+                    '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
                     '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
                 "\n",
                 $text,
@@ -104,7 +104,7 @@ final readonly class RecipeLines
         $is = $counted === null ? $read !== null && $read->kind !== Kind::Time && $rest === '' : $this->isCounted($counted[2]);
 
         return $is &&
-            !$this->isStep($line) &&
+            ! $this->isStep($line) &&
             $this->words->warmth($m[2]) === null &&
             preg_match('/\b(?:makes|yields?|serves|servings?|total|jar|bottle|tin)\b/iu', $m[1]) !== 1
             ? "{$m[2]} {$m[1]}"
@@ -120,14 +120,14 @@ final readonly class RecipeLines
     public function asWritten(array $made, string $line): array
     {
         $loose =
-            !$made['guess'] &&
-            !in_array($made['as'], ['step', 'unread', 'name'], true) &&
+            ! $made['guess'] &&
+            ! in_array($made['as'], ['step', 'unread', 'name'], true) &&
             preg_match('/\b(?:few|several)\b/iu', $line) === 1;
 
         return [
             'line' => $line,
             'as' => $made['as'],
-            'says' => $loose ? rtrim($made['says'], '.') . '; how many is a guess.' : $made['says'],
+            'says' => $loose ? rtrim($made['says'], '.').'; how many is a guess.' : $made['says'],
             'guess' => $made['guess'] || $loose,
         ];
     }
@@ -167,6 +167,6 @@ final readonly class RecipeLines
                 $this->words->knownHerb($line) !== null ||
                 preg_match('/\b(?:oil|salve|balm|rub)s?$/u', $bare) !== 1);
 
-        return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && !$this->words->isMethod($line) && !$step;
+        return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->words->isMethod($line) && ! $step;
     }
 }

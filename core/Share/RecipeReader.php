@@ -19,7 +19,7 @@ final readonly class RecipeReader
     public function read(string $text, Kitchen $kitchen): ReadRecipe
     {
         $text = preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? '';
-        if (!mb_check_encoding($text, 'UTF-8')) {
+        if (! mb_check_encoding($text, 'UTF-8')) {
             throw RecipeException::notText();
         }
         if (trim($text) === '') {
@@ -33,7 +33,7 @@ final readonly class RecipeReader
             return $lines->read($text);
         }
         $document = json_decode($text, true, 32);
-        if (!is_array($document)) {
+        if (! is_array($document)) {
             throw RecipeException::broken();
         }
         if (($document['format'] ?? null) === RecipeFile::FORMAT) {

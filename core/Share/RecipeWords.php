@@ -15,7 +15,7 @@ use Kettle\Recipe\Kitchen;
 final readonly class RecipeWords
 {
     private const KITCHEN =
-        'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible' . '|to eat|pasta|pizza|bread|table';
+        'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible'.'|to eat|pasta|pizza|bread|table';
 
     /** What people call a form, the first that is found. */
     private const FORMS = [
@@ -34,7 +34,7 @@ final readonly class RecipeWords
     ];
 
     private const PART =
-        'roots?|leaf|leaves|flowers?|petals?|blossoms?|buds?|barks?|berr(?:y|ies)|seeds?|peels?|tips|needles?' .
+        'roots?|leaf|leaves|flowers?|petals?|blossoms?|buds?|barks?|berr(?:y|ies)|seeds?|peels?|tips|needles?'.
         '|resin|fruit|calyx|nib|herb|hips?';
 
     /** Names that are as often something else: a nut, a fruit, the drink. */
@@ -44,7 +44,7 @@ final readonly class RecipeWords
     private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|grease|jojoba|shea|butters?|fats?)\b/iu';
 
     private const PURPOSES = [
-        'kitchen' => '/\b(?:' . self::KITCHEN . ')\b/i',
+        'kitchen' => '/\b(?:'.self::KITCHEN.')\b/i',
         'salve' => '/\b(salves?|balms?|ointments?)\b/i',
         'hair' => '/\b(hair|scalp|beard)\b/i',
         'face' => '/\bface|facial\b/i',
@@ -84,8 +84,7 @@ final readonly class RecipeWords
             preg_match(
                 '/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|raw|just[\s-]+picked|picked (this|today|yesterday)|green)\b/i',
                 $text,
-            ) === 1
-                => 'fresh',
+            ) === 1 => 'fresh',
             preg_match('/\bwilted\b/i', $text) === 1 => 'wilted',
             preg_match('/\b(dried|dry|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',
             default => null,
@@ -118,7 +117,7 @@ final readonly class RecipeWords
     /** @return list<string> ids of the methods a line speaks of; the cold shelf, which any words of waiting mean, last */
     public function methods(string $line): array
     {
-        return array_keys(array_filter(self::METHODS, fn(string $pattern) => preg_match($pattern, $line) === 1));
+        return array_keys(array_filter(self::METHODS, fn (string $pattern) => preg_match($pattern, $line) === 1));
     }
 
     /**
@@ -223,7 +222,7 @@ final readonly class RecipeWords
                 // A name that is a plant's as well is an oil only where it says so.
                 if (
                     ($isOil || preg_match(self::OILS, $name) === 1) &&
-                    preg_match('/\b' . preg_quote($name, '/') . 's?\b/iu', $plain) === 1 &&
+                    preg_match('/\b'.preg_quote($name, '/').'s?\b/iu', $plain) === 1 &&
                     mb_strlen($name) > mb_strlen($found['by'] ?? '')
                 ) {
                     $found = ['id' => $carrier->id, 'name' => $carrier->name, 'by' => $name];
@@ -231,15 +230,15 @@ final readonly class RecipeWords
             }
         }
         // "walnut and mustard oil" is two; "toasted pumpkin oil" is neither olive nor anything else that is known.
-        if ($found !== null && ($isOil || preg_match(self::OILS, $found['by']) === 1) && !$this->isOfAnother($plain, $found['by'])) {
+        if ($found !== null && ($isOil || preg_match(self::OILS, $found['by']) === 1) && ! $this->isOfAnother($plain, $found['by'])) {
             return ['id' => $found['id'], 'name' => $found['name']];
         }
-        if (!$isOil) {
+        if (! $isOil) {
             return null;
         }
         $own = trim(
             preg_replace(
-                '/\b(organic|pure|cold[\s-]*pressed|refined|unrefined|virgin|extra|light|' .
+                '/\b(organic|pure|cold[\s-]*pressed|refined|unrefined|virgin|extra|light|'.
                     'good|melted|rendered|of|your|any|some|choice|favou?rite)\b|\s+/iu',
                 ' ',
                 $plain,
@@ -254,18 +253,18 @@ final readonly class RecipeWords
     {
         // "peanut butter" is no peanut oil.
         if (
-            preg_match('/' . preg_quote($by, '/') . 's?\s+(butter|fat)\b/iu', $text, $m) === 1 &&
-            preg_match('/\b' . $m[1] . '\b/iu', $by) !== 1
+            preg_match('/'.preg_quote($by, '/').'s?\s+(butter|fat)\b/iu', $text, $m) === 1 &&
+            preg_match('/\b'.$m[1].'\b/iu', $by) !== 1
         ) {
             return true;
         }
-        if (preg_match('/(\p{L}+)\s+' . preg_quote($by, '/') . '/iu', $text, $m) !== 1) {
+        if (preg_match('/(\p{L}+)\s+'.preg_quote($by, '/').'/iu', $text, $m) !== 1) {
             return false;
         }
 
         return preg_match(
-            '/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|warm|warmed|hot|the|raw|' .
-                'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf|enough|' .
+            '/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|warm|warmed|hot|the|raw|'.
+                'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf|enough|'.
                 'some|any|your|use|add|pour|fresh)$/i',
             $m[1],
         ) !== 1;
@@ -276,7 +275,7 @@ final readonly class RecipeWords
     {
         $short = trim(preg_replace('/\s*(oil|butter)?(,.*)?$/', '', $name) ?? '');
 
-        return $short === '' || $short === 'lard' ? [] : [$short . ' oil', $short];
+        return $short === '' || $short === 'lard' ? [] : [$short.' oil', $short];
     }
 
     /** @return array{id: string, name: string}|null */
@@ -287,17 +286,17 @@ final readonly class RecipeWords
         foreach ($this->cupboard->herbs() as $herb) {
             foreach ($herb->also as $name) {
                 $name = mb_strtolower(str_replace(['’', "'"], '', $name));
-                if (preg_match('/\b' . preg_quote($name, '/') . '(e?s)?\b/u', $plain) === 1 && mb_strlen($name) > ($best['length'] ?? 0)) {
+                if (preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 && mb_strlen($name) > ($best['length'] ?? 0)) {
                     $best = ['id' => $herb->id, 'name' => $herb->name, 'length' => mb_strlen($name)];
                 }
             }
             $full = mb_strtolower(str_replace(['’', "'"], '', $herb->name));
             // "marshmallow" is the root of it; "white" and "ground" are words of many plants, and of none.
-            $short = preg_replace('/ (' . self::PART . ')$/', '', $full) ?? $full;
+            $short = preg_replace('/ ('.self::PART.')$/', '', $full) ?? $full;
             foreach ([$full, mb_strtolower($herb->latin), in_array($short, self::ALSO_OTHERS, true) ? $full : $short] as $name) {
                 if (
                     $name !== '' &&
-                    preg_match('/\b' . preg_quote($name, '/') . '(e?s)?\b/u', $plain) === 1 &&
+                    preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 &&
                     mb_strlen($name) > ($best['length'] ?? 0)
                 ) {
                     $best = ['id' => $herb->id, 'name' => $herb->name, 'length' => mb_strlen($name)];

@@ -14,7 +14,7 @@ final class Remainder
 
     public function __construct(string $text)
     {
-        $this->text = ' ' . trim(preg_replace('/\s+/u', ' ', $text) ?? $text) . ' ';
+        $this->text = ' '.trim(preg_replace('/\s+/u', ' ', $text) ?? $text).' ';
     }
 
     /**
@@ -24,16 +24,16 @@ final class Remainder
      */
     public function take(string $pattern): ?array
     {
-        if (preg_match('/(?<![\p{L}\d]|\d[.\/])(?:' . $pattern . ')(?![\p{L}\d])/iu', $this->text, $m, PREG_OFFSET_CAPTURE) !== 1) {
+        if (preg_match('/(?<![\p{L}\d]|\d[.\/])(?:'.$pattern.')(?![\p{L}\d])/iu', $this->text, $m, PREG_OFFSET_CAPTURE) !== 1) {
             return null;
         }
-        $this->text = substr($this->text, 0, $m[0][1]) . self::GAP . substr($this->text, $m[0][1] + strlen($m[0][0]));
+        $this->text = substr($this->text, 0, $m[0][1]).self::GAP.substr($this->text, $m[0][1] + strlen($m[0][0]));
 
-        return array_values(array_map(fn(array $each) => (string) $each[0], $m));
+        return array_values(array_map(fn (array $each) => (string) $each[0], $m));
     }
 
     public function putBack(string $words): void
     {
-        $this->text .= self::GAP . $words;
+        $this->text .= self::GAP.$words;
     }
 }

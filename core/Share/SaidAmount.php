@@ -28,17 +28,17 @@ final readonly class SaidAmount
     /** Numbers in words become figures. */
     public function inFigures(Remainder $left): void
     {
-        $left->text = ' ' . Counts::inFigures(trim(Figures::inSentence($this->halfPint($left->text)))) . ' ';
+        $left->text = ' '.Counts::inFigures(trim(Figures::inSentence($this->halfPint($left->text)))).' ';
     }
 
     /** @return array{}|array{by_jar: array<string, string>} how full a jar is of herb, how it lies there, how far it is covered */
     public function byJar(Remainder $left): array
     {
-        $share = '(?:(?:an?|one)\s+)?(' . self::SHARE . ')(?:\s*way)?';
+        $share = '(?:(?:an?|one)\s+)?('.self::SHARE.')(?:\s*way)?';
         $lies = '(loosely|packed|stuffed)\s+';
         // "In full sun" is of no jar: so full, or packed full, or full of something.
         $filled = $left->take(
-            'fill(?:ed)?\s+((?:[\p{L}\'-]+\s+){0,4}jar)\s+(?:about\s+)?(' . self::SHARE . ')(?:\s+full|\s+up)?(?:\s+(?:of|with))?',
+            'fill(?:ed)?\s+((?:[\p{L}\'-]+\s+){0,4}jar)\s+(?:about\s+)?('.self::SHARE.')(?:\s+full|\s+up)?(?:\s+(?:of|with))?',
         );
         if ($filled !== null) {
             $left->text = " {$filled[1]} {$left->text}";
@@ -47,7 +47,7 @@ final readonly class SaidAmount
         $full ??=
             $left->take("(?:filled\\s+)?(?:{$lies})?{$share}\\s+full(?:\\s+(?:of|with))?") ??
             ($left->take("(?:filled\\s+)?{$lies}()full(?:\\s+(?:of|with))?") ?? $left->take('()()full\s+(?:of|with)'));
-        $jar = $full === null ? $left->take($share . '(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|litre)(?:[\p{L}\d]+\s+){0,2}jar\b)') : null;
+        $jar = $full === null ? $left->take($share.'(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|litre)(?:[\p{L}\d]+\s+){0,2}jar\b)') : null;
         if ($full === null && $jar === null) {
             return [];
         }
@@ -113,11 +113,11 @@ final readonly class SaidAmount
         if (
             preg_match("/{$amount}\\s+(?:of\\s+)?((?:[\\p{L}'’]+[\\s-]+){1,4}?)(?:infused\\s+)?oil\\b/iu", $left->text, $m) !== 1 ||
             $this->words->knownHerb($m[2]) === null ||
-            ($this->words->oil($m[2] . ' oil')['id'] ?? '') !== ''
+            ($this->words->oil($m[2].' oil')['id'] ?? '') !== ''
         ) {
             return [];
         }
-        $left->take(preg_quote($m[1], '/') . '(?:\s+of)?');
+        $left->take(preg_quote($m[1], '/').'(?:\s+of)?');
 
         return ['finished' => ['amount' => trim($m[1])]];
     }
@@ -131,13 +131,13 @@ final readonly class SaidAmount
                 $name === '' || ($jars[$name] = $jar->id);
             }
         }
-        uksort($jars, fn(string $a, string $b) => mb_strlen($b) <=> mb_strlen($a));
+        uksort($jars, fn (string $a, string $b) => mb_strlen($b) <=> mb_strlen($a));
         foreach ($jars as $name => $id) {
             if ($this->isOfAnOil((string) $name, $left->text)) {
                 continue;
             }
             // "a pint of calendula" is a jar of it; "a pint of olive oil" is so much oil.
-            $m = $left->take('(?:(an?|one|\d{1,2})\s+)?' . preg_quote((string) $name, '/') . '(?:s|\s+jars?)?(?:\s+of)?');
+            $m = $left->take('(?:(an?|one|\d{1,2})\s+)?'.preg_quote((string) $name, '/').'(?:s|\s+jars?)?(?:\s+of)?');
             if ($m !== null) {
                 $count = $m[1] ?? '';
 
@@ -156,9 +156,9 @@ final readonly class SaidAmount
     /** Whether "a pint" is of an oil, "a pint of olive oil", and so no jar; "a pint of calendula oil" is one. */
     private function isOfAnOil(string $measure, string $text): bool
     {
-        $of = '/' . preg_quote($measure, '/') . 's?\s+of\s+([\p{L} -]+?)\s+oil\b/iu';
+        $of = '/'.preg_quote($measure, '/').'s?\s+of\s+([\p{L} -]+?)\s+oil\b/iu';
 
-        return preg_match($of, $text, $m) === 1 && ($this->words->oil($m[1] . ' oil')['id'] ?? '') !== '';
+        return preg_match($of, $text, $m) === 1 && ($this->words->oil($m[1].' oil')['id'] ?? '') !== '';
     }
 
     /** "Half a pint" of herb is the jar that is called so; of oil it is an amount. */

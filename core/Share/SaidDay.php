@@ -11,26 +11,26 @@ final readonly class SaidDay
 {
     /** What a day looks like in a line of words. */
     public const PATTERN =
-        '(?:\d{4}-\d\d-\d\d|(?:' .
-        self::BEFORE .
-        ')?(?:\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?' .
-        self::ANY_MONTH .
-        '(?:\s+\d{4})?|' .
-        self::ANY_MONTH .
-        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|christmas(?:\s+(?:eve|day))?|' .
-        self::AGO .
-        '|(?:(?:last|this|on|next)\s+)?' .
-        self::WEEKDAY .
+        '(?:\d{4}-\d\d-\d\d|(?:'.
+        self::BEFORE.
+        ')?(?:\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
+        self::ANY_MONTH.
+        '(?:\s+\d{4})?|'.
+        self::ANY_MONTH.
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|christmas(?:\s+(?:eve|day))?|'.
+        self::AGO.
+        '|(?:(?:last|this|on|next)\s+)?'.
+        self::WEEKDAY.
         ')';
 
     /** How far off a day is. */
     public const OFF = '\d{1,2}\s+(?:day|week|month)s?';
 
     /** The weekday that stands before a day, and must be its own. */
-    private const BEFORE = '(?:on\s+)?(?:the\s+)?(?:(?:' . self::SHORT . ')' . self::AFTER_SHORT . ')?';
+    private const BEFORE = '(?:on\s+)?(?:the\s+)?(?:(?:'.self::SHORT.')'.self::AFTER_SHORT.')?';
 
     /** A weekday, and the day behind it. */
-    private const NAMED = '(' . self::SHORT . ')' . self::AFTER_SHORT . '(?=.*\d)(.+)';
+    private const NAMED = '('.self::SHORT.')'.self::AFTER_SHORT.'(?=.*\d)(.+)';
 
     private const SHORT = 'mon|tue|wed|thu|fri|sat|sun';
 
@@ -43,7 +43,7 @@ final readonly class SaidDay
 
     /** Whole words: neither a market nor a marsh is in March. */
     private const ANY_MONTH =
-        '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|' .
+        '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|'.
         'dec(?:ember)?)\b\.?';
 
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
@@ -56,7 +56,7 @@ final readonly class SaidDay
         $typed = trim(preg_replace('/^(?:on|got|in|the)\s+/iu', '', mb_strtolower($typed)) ?? $typed);
         $typed = str_replace([' of ', ','], [' ', ''], $typed);
         $today = $this->today;
-        if (preg_match('/^' . self::NAMED . '$/', $typed, $m) === 1) {
+        if (preg_match('/^'.self::NAMED.'$/', $typed, $m) === 1) {
             $day = $this->read($m[2], $ahead);
 
             // "Friday 12 December", where that is a Saturday: nobody knows which of the two is meant.
@@ -78,7 +78,7 @@ final readonly class SaidDay
         if ($told !== null) {
             return $told->format('Y-m-d');
         }
-        $month = '(' . self::ANY_MONTH . ')';
+        $month = '('.self::ANY_MONTH.')';
         [$d, $mon, $year] = match (true) {
             preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $typed, $m) === 1 => [(int) $m[3], (int) $m[2], (int) $m[1]],
             preg_match("/^(\\d{1,2})(?:st|nd|rd|th)?\\s+{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [
@@ -97,8 +97,7 @@ final readonly class SaidDay
             $ahead && preg_match('/^(2\d{3})$/', $typed, $m) === 1 => [31, 12, (int) $m[1]],
             // Day first or month first is not to be told from small numbers.
             preg_match('/^(\d{1,2})[.\/](\d{1,2})[.\/](\d{4})$/', $typed, $m) === 1 &&
-                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.'))
-                => [(int) $m[1], (int) $m[2], (int) $m[3]],
+                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], (int) $m[3]],
             default => [0, 0, 0],
         };
         if ($mon < 1 || $mon > 12) {
@@ -107,7 +106,7 @@ final readonly class SaidDay
         if ($year === 0) {
             $year = (int) $today->format('Y');
             $there = sprintf('%04d-%02d-%02d', $year, $mon, max(1, $d));
-            $year += $ahead && $there < $today->format('Y-m-d') ? 1 : (!$ahead && $there > $today->format('Y-m-d') ? -1 : 0);
+            $year += $ahead && $there < $today->format('Y-m-d') ? 1 : (! $ahead && $there > $today->format('Y-m-d') ? -1 : 0);
         }
         if ($d === 0) {
             $d = $ahead ? (int) (new \DateTimeImmutable(sprintf('%04d-%02d-01', $year, $mon)))->format('t') : 1;
@@ -119,7 +118,7 @@ final readonly class SaidDay
     /** The weekday that a day has, where it is written with another: "Friday 12 December", of a Saturday; null elsewhere. */
     public function otherWeekday(string $typed, bool $ahead): ?string
     {
-        if (preg_match('/^(?:on\s+)?(?:the\s+)?' . self::NAMED . '$/iu', trim($typed), $m) !== 1) {
+        if (preg_match('/^(?:on\s+)?(?:the\s+)?'.self::NAMED.'$/iu', trim($typed), $m) !== 1) {
             return null;
         }
         $day = $this->read($typed, $ahead) === null ? $this->read($m[2], $ahead) : null;
@@ -131,23 +130,23 @@ final readonly class SaidDay
     private function told(string $typed, bool $ahead): ?\DateTimeImmutable
     {
         if (
-            !$ahead &&
-            preg_match('/^' . self::AGO . '$/u', $typed) === 1 &&
+            ! $ahead &&
+            preg_match('/^'.self::AGO.'$/u', $typed) === 1 &&
             preg_match('/^(\d{1,3})\s+(day|week|month|year)s?\s+ago$/', Counts::inFigures($typed), $m) === 1
         ) {
             return (int) $m[1] < 1 ? null : $this->moved("-{$m[1]} {$m[2]}");
         }
-        if ($ahead && preg_match('/^' . self::OFF . '$/u', $typed) === 1) {
-            return $this->moved('+' . $typed);
+        if ($ahead && preg_match('/^'.self::OFF.'$/u', $typed) === 1) {
+            return $this->moved('+'.$typed);
         }
         if ($ahead && preg_match('/^(\d{1,2})(?:st|nd|rd|th)$/', $typed, $m) === 1) {
             return $this->nextOfMonth((int) $m[1]);
         }
-        if (preg_match('/^(last |this )?(' . self::WEEKDAY . ')$/', $typed, $m) !== 1 || ($ahead && $m[1] === 'last ')) {
+        if (preg_match('/^(last |this )?('.self::WEEKDAY.')$/', $typed, $m) !== 1 || ($ahead && $m[1] === 'last ')) {
             return null;
         }
 
-        return $this->moved(($ahead ? 'next ' : 'last ') . $m[2]);
+        return $this->moved(($ahead ? 'next ' : 'last ').$m[2]);
     }
 
     /** The next day that is so many in its month, today among them. */
@@ -155,7 +154,7 @@ final readonly class SaidDay
     {
         for ($month = 0; $day >= 1 && $day <= 31 && $month < 3; $month++) {
             $first = $this->today->modify("first day of +{$month} month");
-            $there = $first->modify('+' . ($day - 1) . ' days');
+            $there = $first->modify('+'.($day - 1).' days');
             if ($there >= $this->today && $there->format('m') === $first->format('m')) {
                 return $there;
             }

@@ -110,7 +110,7 @@ final readonly class SaidThings
         $amount = null;
         // After "in" stands the oil, and up to the next comma; before it stand the herbs.
         $m = $left->take(
-            'in(?:to)?\s+(' . (($named = $this->inNamed($left->text)) === null ? '(?:\d[.,]\d|[^,;.])+' : preg_quote($named, '/')) . ')',
+            'in(?:to)?\s+('.(($named = $this->inNamed($left->text)) === null ? '(?:\d[.,]\d|[^,;.])+' : preg_quote($named, '/')).')',
         );
         foreach (self::pieces($m[1] ?? '') as $piece) {
             [$read, $typed, $rest] = $this->words->amount($piece);
@@ -182,7 +182,7 @@ final readonly class SaidThings
             }
             // "chilli oil, 50 g dried chillies" is one herb, and so much of it.
             $at = $known === null ? null : $seen[$known['id']] ?? null;
-            if ($known !== null && $at !== null && $typed !== '' && !isset($herbs[$at]['amount'])) {
+            if ($known !== null && $at !== null && $typed !== '' && ! isset($herbs[$at]['amount'])) {
                 $mine = $this->words->state($rest);
                 $herbs[$at] = [...$herbs[$at], ...$mine === null ? [] : ['state' => $mine], 'amount' => $typed];
 
@@ -207,9 +207,9 @@ final readonly class SaidThings
         }
 
         // How it lies is of the one amount there is: of several, or of none, nobody knows of which.
-        $measured = array_keys(array_filter($herbs, fn(array $herb) => isset($herb['amount'])));
+        $measured = array_keys(array_filter($herbs, fn (array $herb) => isset($herb['amount'])));
         if ($lies !== null && count($measured) === 1) {
-            $herbs[$measured[0]]['amount'] = ($herbs[$measured[0]]['amount'] ?? '') . ', ' . $lies;
+            $herbs[$measured[0]]['amount'] = ($herbs[$measured[0]]['amount'] ?? '').', '.$lies;
         } elseif ($lies !== null) {
             $unread[] = $lies;
         }
@@ -228,7 +228,7 @@ final readonly class SaidThings
     /** @return array{id: string, name: string}|null an oil by its name, also without the word "oil" */
     private function oil(string $named): ?array
     {
-        return $this->words->oil($named) ?? $this->words->oil($named . ' oil');
+        return $this->words->oil($named) ?? $this->words->oil($named.' oil');
     }
 
     /** @return array{?string, string} how many parts of it, where it says so, and what they are of */
@@ -241,7 +241,7 @@ final readonly class SaidThings
     private function oilNamed(string $rest): ?string
     {
         $rest = trim(preg_replace('/^(?:the|an?|of|some|good)\s+/iu', '', trim($rest)) ?? $rest);
-        $carrier = $rest === '' ? null : $this->cupboard->carrierNamed($rest) ?? $this->cupboard->carrierNamed($rest . ' oil');
+        $carrier = $rest === '' ? null : $this->cupboard->carrierNamed($rest) ?? $this->cupboard->carrierNamed($rest.' oil');
 
         return $carrier?->id;
     }
@@ -257,7 +257,7 @@ final readonly class SaidThings
             return null;
         }
         $end = mb_stripos($piece, $each['word']) + mb_strlen($each['word']);
-        $typed = rtrim(mb_substr($piece, 0, $end)) . (preg_match('/^(?:e?s)\b/iu', mb_substr($piece, $end), $s) === 1 ? $s[0] : '');
+        $typed = rtrim(mb_substr($piece, 0, $end)).(preg_match('/^(?:e?s)\b/iu', mb_substr($piece, $end), $s) === 1 ? $s[0] : '');
 
         return [$typed, trim(preg_replace('/^\s*(?:of\s+)?/iu', '', mb_substr($piece, mb_strlen($typed))) ?? '')];
     }
@@ -281,9 +281,9 @@ final readonly class SaidThings
         $words = preg_split('/(?:[^\p{L}\p{N}\'’.,°-]|(?<!\d),|,(?!\d))+/u', $piece, -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $over = array_filter(
             $words,
-            fn(string $word) => !in_array(mb_strtolower(trim($word, '.')), self::SMALL, true) &&
+            fn (string $word) => ! in_array(mb_strtolower(trim($word, '.')), self::SMALL, true) &&
                 trim($word, '.-') !== '' &&
-                !str_contains($known, rtrim(str_replace(['’', '-'], ["'", ' '], mb_strtolower($word)), 's')),
+                ! str_contains($known, rtrim(str_replace(['’', '-'], ["'", ' '], mb_strtolower($word)), 's')),
         );
 
         return implode(' ', $over);

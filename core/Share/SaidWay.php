@@ -39,13 +39,13 @@ final readonly class SaidWay
             $way['hours'] = $hours[1];
         }
         if ($warmth !== null) {
-            $way['warmth'] = $warmth[1] . ' ' . strtoupper($warmth[2]);
+            $way['warmth'] = $warmth[1].' '.strtoupper($warmth[2]);
         }
         if ($method === null && $way !== []) {
             // Nothing is held warm for weeks: by hours that are days the shelf is meant, whatever else is said.
             $heated = $hours === null || $this->hoursOf($hours[1]) < 72;
             $method = $this->methods->plainest($heated);
-            if (!$heated && $warmth !== null) {
+            if (! $heated && $warmth !== null) {
                 $left->putBack($way['warmth']);
                 unset($way['warmth']);
             }
@@ -59,7 +59,7 @@ final readonly class SaidWay
     public function ownSchool(Remainder $left): ?OwnSchool
     {
         foreach ($this->kitchen->cupboard()->schools() as $own) {
-            if ($left->take('(?:by\s+|as\s+)?[“"]?' . preg_quote($own->name, '/') . '[”"]?') !== null) {
+            if ($left->take('(?:by\s+|as\s+)?[“"]?'.preg_quote($own->name, '/').'[”"]?') !== null) {
                 return $own;
             }
         }
@@ -71,14 +71,14 @@ final readonly class SaidWay
     {
         $about = '(?:(?:in|on|by)\s+(?:the|a|an)?\s*)?(?:cold\s+|dark\s+|sunny\s+)?';
         foreach ($this->methods->all() as $method) {
-            if ($left->take(preg_quote($method->inSentence, '/') . '|' . $about . preg_quote($method->name, '/')) !== null) {
+            if ($left->take(preg_quote($method->inSentence, '/').'|'.$about.preg_quote($method->name, '/')) !== null) {
                 return $method;
             }
         }
         foreach (RecipeWords::METHODS as $id => $pattern) {
             $bare = preg_replace('/^\/|\/i$/', '', $pattern) ?? '';
             // "cold-pressed" is of an oil.
-            if ($left->take($about . '(?:' . $bare . ')(?![\s-]*pressed)[a-z]*') !== null) {
+            if ($left->take($about.'(?:'.$bare.')(?![\s-]*pressed)[a-z]*') !== null) {
                 return $this->methods->method($id);
             }
         }

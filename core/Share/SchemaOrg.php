@@ -52,12 +52,12 @@ final class SchemaOrg
                 'totalTime' => self::duration($plan),
                 'recipeIngredient' => $ingredients,
                 'recipeInstructions' => array_map(
-                    fn(array $step) => ['@type' => 'HowToStep', 'text' => $words->of($step['says'])],
+                    fn (array $step) => ['@type' => 'HowToStep', 'text' => $words->of($step['says'])],
                     Steps::of($plan),
                 ),
                 'encoding' => self::encoded((new ForAnyHouse($kitchen))->of($wish->asked->document)),
             ],
-            fn(mixed $value) => $value !== '',
+            fn (mixed $value) => $value !== '',
         );
     }
 
@@ -68,8 +68,8 @@ final class SchemaOrg
      */
     public static function product(string $name, string $note, array $plan, array $wish, bool $eaten): array
     {
-        $list = fn(string $key): array => array_filter(is_array($plan[$key] ?? null) ? $plan[$key] : [], is_array(...));
-        $text = fn(array $from, string $key): string => is_string($from[$key] ?? null) ? $from[$key] : '';
+        $list = fn (string $key): array => array_filter(is_array($plan[$key] ?? null) ? $plan[$key] : [], is_array(...));
+        $text = fn (array $from, string $key): string => is_string($from[$key] ?? null) ? $from[$key] : '';
         $tins = is_array($plan['tins'] ?? null) ? $plan['tins'] : [];
         $count = is_int($tins['count'] ?? null) ? $tins['count'] : 0;
         $vessel = is_string($tins['vessel'] ?? null) ? $tins['vessel'] : 'tin';
@@ -81,16 +81,16 @@ final class SchemaOrg
                 'name' => $name,
                 'description' => $note,
                 'recipeCategory' => $eaten ? 'Kitchen' : 'For the skin only',
-                'recipeYield' => $count === 0 ? '' : "{$count} {$vessel}" . ($count === 1 ? '' : 's'),
+                'recipeYield' => $count === 0 ? '' : "{$count} {$vessel}".($count === 1 ? '' : 's'),
                 'recipeIngredient' => array_values(
-                    array_map(fn(array $part) => $text($part, 'text') . ' ' . $text($part, 'name'), $list('pot')),
+                    array_map(fn (array $part) => $text($part, 'text').' '.$text($part, 'name'), $list('pot')),
                 ),
                 'recipeInstructions' => array_values(
-                    array_map(fn(array $step) => ['@type' => 'HowToStep', 'text' => $text($step, 'says')], $list('steps')),
+                    array_map(fn (array $step) => ['@type' => 'HowToStep', 'text' => $text($step, 'says')], $list('steps')),
                 ),
                 'encoding' => self::encoded($wish),
             ],
-            fn(mixed $value) => $value !== '',
+            fn (mixed $value) => $value !== '',
         );
     }
 
@@ -175,14 +175,14 @@ final class SchemaOrg
         if (is_string($value)) {
             return [self::text($value, 500)];
         }
-        if (!is_array($value) || $depth > 4) {
+        if (! is_array($value) || $depth > 4) {
             return [];
         }
-        if (!array_is_list($value)) {
+        if (! array_is_list($value)) {
             return self::texts($value['itemListElement'] ?? ($value['text'] ?? ($value['name'] ?? ($value['@value'] ?? []))), $depth + 1);
         }
 
-        return array_merge([], ...array_map(fn(mixed $each) => self::texts($each, $depth + 1), array_slice($value, 0, 200)));
+        return array_merge([], ...array_map(fn (mixed $each) => self::texts($each, $depth + 1), array_slice($value, 0, 200)));
     }
 
     /** From filling to bottling, ISO 8601. */
@@ -190,6 +190,6 @@ final class SchemaOrg
     {
         $hours = (int) ceil(($plan->timetable->settledAt->getTimestamp() - $plan->timetable->fillAt->getTimestamp()) / 3600);
 
-        return $hours >= 24 ? 'P' . intdiv($hours, 24) . 'D' . ($hours % 24 > 0 ? 'T' . $hours % 24 . 'H' : '') : "PT{$hours}H";
+        return $hours >= 24 ? 'P'.intdiv($hours, 24).'D'.($hours % 24 > 0 ? 'T'.$hours % 24 .'H' : '') : "PT{$hours}H";
     }
 }

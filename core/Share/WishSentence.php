@@ -84,7 +84,7 @@ final class WishSentence
             throw RecipeException::nothingFound();
         }
         $wish = ['herbs' => $herbs['herbs'], 'oils' => $oils['oils'] ?: [['name' => 'oil']]] + $wish;
-        if ($oils['amount'] !== null && !isset($wish['finished'])) {
+        if ($oils['amount'] !== null && ! isset($wish['finished'])) {
             $wish['oil_amount'] = $oils['amount'];
         }
         if ($herbs['herbs'] === []) {
@@ -134,7 +134,7 @@ final class WishSentence
     /** @return array<string, list<string>> */
     private function heeds(): array
     {
-        $heeds = array_keys(array_filter(self::HEEDS, fn(string $pattern) => $this->left->take($pattern) !== null));
+        $heeds = array_keys(array_filter(self::HEEDS, fn (string $pattern) => $this->left->take($pattern) !== null));
 
         return $heeds === [] ? [] : ['heed' => $heeds];
     }
@@ -177,18 +177,18 @@ final class WishSentence
             return ['ratio' => "{$m[1]}:{$m[2]} v/v"];
         }
         $m = $this->left->take(
-            '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)' .
+            '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
                 '(\s*(?:w\/w|w\/v|v\/v|by\s+weight))?(?!\s*(?:h|hours?|days?|weeks?|min))',
         );
 
-        return $m === null ? [] : ['ratio' => $m[1] . ':' . $m[2] . (isset($m[3]) && str_contains($m[3], 'weight') ? ' w/w' : $m[3] ?? '')];
+        return $m === null ? [] : ['ratio' => $m[1].':'.$m[2].(isset($m[3]) && str_contains($m[3], 'weight') ? ' w/w' : $m[3] ?? '')];
     }
 
     /** @return array<string, string> */
     private function purpose(): array
     {
         $m = $this->left->take(
-            'for\s+(?:a|the|my|our|some)?\s*(?:firm\s+|soft\s+)?((?:salves?|balms?|ointments?|hair|scalp|beard|face|facial|skin|body|' .
+            'for\s+(?:a|the|my|our|some)?\s*(?:firm\s+|soft\s+)?((?:salves?|balms?|ointments?|hair|scalp|beard|face|facial|skin|body|'.
                 'massage|muscles?|kitchen|cooking|salads?|dressings?|perfumes?)(?:\s+oil)?)',
         );
         $purpose = $m === null ? null : $this->words->purpose($m[1]) ?? 'kitchen';

@@ -22,8 +22,8 @@ final readonly class Allocation
      */
     public static function of(array $lots, float $need, \DateTimeImmutable $today, string $first = ''): self
     {
-        $usable = array_values(array_filter($lots, fn(Lot $lot) => Condition::usable($lot, $today)));
-        usort($usable, fn(Lot $a, Lot $b) => self::rank($a, $first) <=> self::rank($b, $first));
+        $usable = array_values(array_filter($lots, fn (Lot $lot) => Condition::usable($lot, $today)));
+        usort($usable, fn (Lot $a, Lot $b) => self::rank($a, $first) <=> self::rank($b, $first));
         $takes = [];
         $left = $need;
         foreach ($usable as $lot) {

@@ -38,7 +38,7 @@ final readonly class Condition
             $with = ['day' => ['short_day' => $lot->dates->bestBefore]];
             if ($lot->dates->bestBefore < $today) {
                 $past[] = Said::of('lot.best-before-was', $with);
-            } elseif ($lot->dates->bestBefore <= $today->modify('+' . self::WARN_DAYS . ' days')) {
+            } elseif ($lot->dates->bestBefore <= $today->modify('+'.self::WARN_DAYS.' days')) {
                 $ageing[] = Said::of('lot.best-before-is', $with);
             }
         }
@@ -61,7 +61,7 @@ final readonly class Condition
     public static function agesOn(Lot $lot, Cupboard $cupboard): ?\DateTimeImmutable
     {
         $days = array_filter([
-            $lot->dates->bestBefore?->modify('-' . self::WARN_DAYS . ' days'),
+            $lot->dates->bestBefore?->modify('-'.self::WARN_DAYS.' days'),
             self::expected($lot, $cupboard)['day'] ?? null,
         ]);
 
@@ -94,7 +94,7 @@ final readonly class Condition
                 return [
                     'day' => $lot->dates->gotOn->modify('+2 days'),
                     'says' => Said::of('lot.wet-since', [
-                        'state' => Said::of('state.' . $lot->state->value),
+                        'state' => Said::of('state.'.$lot->state->value),
                         'day' => ['short_day' => $lot->dates->gotOn],
                     ]),
                 ];

@@ -28,11 +28,11 @@ final readonly class LotCheck
     public static function asks(LotKind|string $kind, Tables $tables): array
     {
         return array_map(
-            fn(Row $ask) => [
+            fn (Row $ask) => [
                 'id' => $ask->text('id'),
                 'asks' => $ask->text('asks'),
                 'answers' => array_values(
-                    array_map(fn(Row $answer) => ['id' => $answer->text('id'), 'says' => $answer->text('says')], $ask->rows('answers')),
+                    array_map(fn (Row $answer) => ['id' => $answer->text('id'), 'says' => $answer->text('says')], $ask->rows('answers')),
                 ),
             ],
             self::rows($kind, $tables),
@@ -50,9 +50,9 @@ final readonly class LotCheck
         if ($rows === []) {
             throw LotException::nothingToCheck($kind);
         }
-        $asks = array_map(fn($ask) => $ask->text('id'), $rows);
+        $asks = array_map(fn ($ask) => $ask->text('id'), $rows);
         foreach (array_diff(array_map(strval(...), array_keys($answers)), $asks) as $unknown) {
-            throw new LotException('unknown_field', UnknownField::sentence($unknown, $asks), 'answers.' . mb_substr($unknown, 0, 40));
+            throw new LotException('unknown_field', UnknownField::sentence($unknown, $asks), 'answers.'.mb_substr($unknown, 0, 40));
         }
         $given = [];
         $points = 0;
@@ -63,7 +63,7 @@ final readonly class LotCheck
                 $found = $each->text('id') === $answer ? $each : $found;
             }
             if ($found === null) {
-                throw LotException::unanswered($ask->text('asks'), 'answers.' . $ask->text('id'));
+                throw LotException::unanswered($ask->text('asks'), 'answers.'.$ask->text('id'));
             }
             $points += (int) $found->number('points');
             $given[] = [
@@ -88,10 +88,10 @@ final readonly class LotCheck
     public function says(LotKind|string $kind): Said
     {
         $of = $kind instanceof LotKind ? $kind->value : $kind;
-        $against = array_filter($this->answers, fn(array $answer) => $answer['points'] > 0);
-        usort($against, fn(array $a, array $b) => $b['points'] <=> $a['points']);
+        $against = array_filter($this->answers, fn (array $answer) => $answer['points'] > 0);
+        usort($against, fn (array $a, array $b) => $b['points'] <=> $a['points']);
         $why = [
-            'why' => ['each' => array_map(fn(array $answer) => ['answer' => [$of, $answer['ask'], $answer['answer']]], $against)],
+            'why' => ['each' => array_map(fn (array $answer) => ['answer' => [$of, $answer['ask'], $answer['answer']]], $against)],
         ];
 
         return match ($this->verdict) {

@@ -34,13 +34,13 @@ final class LotNames
     {
         $names = $this->of($kind);
 
-        return array_map(fn(string|int $id) => $names[$id][0], array_keys(Names::nearest($typed, $names)));
+        return array_map(fn (string|int $id) => $names[$id][0], array_keys(Names::nearest($typed, $names)));
     }
 
     /** @return array<string, string> */
     private function plainly(LotKind $kind): array
     {
-        if (!isset($this->plain[$kind->value])) {
+        if (! isset($this->plain[$kind->value])) {
             $plain = [];
             // What a thing is called goes before what another is called too; of two that share it, the one listed first.
             foreach ([true, false] as $own) {
@@ -60,22 +60,22 @@ final class LotNames
     /** @return array<string|int, list<string>> */
     private function of(LotKind $kind): array
     {
-        $oil = fn(EssentialOil $oil) => [$oil->name, $oil->names->inci, ...$oil->names->also];
+        $oil = fn (EssentialOil $oil) => [$oil->name, $oil->names->inci, ...$oil->names->also];
 
         return $this->names[$kind->value] ??= match ($kind) {
-            LotKind::Herb => array_map(fn($herb) => [$herb->name, $herb->latin, ...$herb->also], $this->cupboard->herbs()),
+            LotKind::Herb => array_map(fn ($herb) => [$herb->name, $herb->latin, ...$herb->also], $this->cupboard->herbs()),
             LotKind::Carrier => array_map(
-                fn($carrier) => [$carrier->name, $carrier->names->inci, ...$carrier->names->also],
+                fn ($carrier) => [$carrier->name, $carrier->names->inci, ...$carrier->names->also],
                 $this->cupboard->carriers(),
             ),
-            LotKind::Wax => array_map(fn($wax) => [$wax->name, $wax->inci], $this->cupboard->waxes()),
-            LotKind::Scent => array_map($oil, array_filter($this->cupboard->essentialOils(), fn($each) => !$each->solid)),
+            LotKind::Wax => array_map(fn ($wax) => [$wax->name, $wax->inci], $this->cupboard->waxes()),
+            LotKind::Scent => array_map($oil, array_filter($this->cupboard->essentialOils(), fn ($each) => ! $each->solid)),
             // What is weighed: of the essential oils, what is solid.
             LotKind::Addition => [
-                ...array_map(fn($addition) => [$addition->name], $this->cupboard->additions()),
-                ...array_map($oil, array_filter($this->cupboard->essentialOils(), fn($each) => $each->solid)),
+                ...array_map(fn ($addition) => [$addition->name], $this->cupboard->additions()),
+                ...array_map($oil, array_filter($this->cupboard->essentialOils(), fn ($each) => $each->solid)),
             ],
-            LotKind::Jar, LotKind::Bottle => array_map(fn(string $name) => [$name], $this->sizes),
+            LotKind::Jar, LotKind::Bottle => array_map(fn (string $name) => [$name], $this->sizes),
             LotKind::Tin => [],
         };
     }

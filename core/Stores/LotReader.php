@@ -71,34 +71,34 @@ final class LotReader
             $faults->add(new LotException('unknown_field', UnknownField::sentence($unknown, self::FIELDS), mb_substr($unknown, 0, 40)));
         }
         /** @var array<string, string> $text */
-        $text = array_combine(self::FIELDS, array_map(fn(string $field) => $this->text($fields, $field), self::FIELDS));
+        $text = array_combine(self::FIELDS, array_map(fn (string $field) => $this->text($fields, $field), self::FIELDS));
         $kind = LotKind::called($text['kind']);
         if ($kind === null) {
             throw LotsException::of([LotException::kind()->toArray(), ...$faults->all()]);
         }
-        [$material, $called, $allergens, $density, $form] = $faults->trying('material', fn() => $this->material($kind, $text)) ?? [
+        [$material, $called, $allergens, $density, $form] = $faults->trying('material', fn () => $this->material($kind, $text)) ?? [
             '',
             '',
             [],
             null,
             null,
         ];
-        $state = $kind === LotKind::Herb ? $faults->trying('state', fn() => $this->state($text['state'], $form)) : null;
-        $amount = $faults->trying('amount', fn() => $this->amount($kind, $text['amount'], $density, $form)) ?? 0.0;
-        $low = $text['low_at'] === '' ? null : $faults->trying('low_at', fn() => $this->amount($kind, $text['low_at'], $density, $form));
-        $price = $text['price'] === '' ? null : $faults->trying('price', fn() => $this->price($text['price']));
-        $gotOn = $faults->trying('got_on', fn() => $this->day($text['got_on'], 'got_on', true));
-        $openedOn = $faults->trying('opened_on', fn() => $this->day($text['opened_on'], 'opened_on', true));
-        $bestBefore = $faults->trying('best_before', fn() => $this->day($text['best_before'], 'best_before', false));
+        $state = $kind === LotKind::Herb ? $faults->trying('state', fn () => $this->state($text['state'], $form)) : null;
+        $amount = $faults->trying('amount', fn () => $this->amount($kind, $text['amount'], $density, $form)) ?? 0.0;
+        $low = $text['low_at'] === '' ? null : $faults->trying('low_at', fn () => $this->amount($kind, $text['low_at'], $density, $form));
+        $price = $text['price'] === '' ? null : $faults->trying('price', fn () => $this->price($text['price']));
+        $gotOn = $faults->trying('got_on', fn () => $this->day($text['got_on'], 'got_on', true));
+        $openedOn = $faults->trying('opened_on', fn () => $this->day($text['opened_on'], 'opened_on', true));
+        $bestBefore = $faults->trying('best_before', fn () => $this->day($text['best_before'], 'best_before', false));
         if ($gotOn !== null && $openedOn !== null && $openedOn < $gotOn) {
             $faults->add(LotException::openedBefore());
         }
         if ($gotOn !== null && $bestBefore !== null && $bestBefore < $gotOn) {
             $faults->add(LotException::pastWhenGot());
         }
-        $food = $faults->trying('food_grade', fn() => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
-        $own = $faults->trying('allergens', fn() => $this->allergens($text['allergens'])) ?? [];
-        $how = $faults->trying('got_how', fn() => $this->how($text['got_how'])) ?? '';
+        $food = $faults->trying('food_grade', fn () => $this->yesOrNo($text['food_grade'], 'food_grade')) ?? false;
+        $own = $faults->trying('allergens', fn () => $this->allergens($text['allergens'])) ?? [];
+        $how = $faults->trying('got_how', fn () => $this->how($text['got_how'])) ?? '';
         foreach (['got_where' => 160, 'note' => 1000, 'allergens' => 160, 'part' => 40] as $field => $most) {
             if (mb_strlen($text[$field]) > $most) {
                 $faults->add(LotException::tooLong($field, $most));

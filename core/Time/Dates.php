@@ -52,17 +52,17 @@ final class Dates
         if ($moment instanceof \DateTimeInterface) {
             return self::write($moment, $as);
         }
-        if (!isset(self::$said[$as . $moment])) {
+        if (! isset(self::$said[$as.$moment])) {
             try {
                 $words = self::write(new \DateTimeImmutable($moment), $as);
             } catch (\Exception) {
                 $words = $moment;
             }
             self::$said = count(self::$said) < self::KEPT ? self::$said : [];
-            self::$said[$as . $moment] = $words;
+            self::$said[$as.$moment] = $words;
         }
 
-        return self::$said[$as . $moment];
+        return self::$said[$as.$moment];
     }
 
     private static function write(\DateTimeInterface $moment, string $as): string

@@ -60,6 +60,6 @@ enum DayOrder: string
             return $typed;
         }
 
-        return checkdate($month, $day, $year) ? sprintf('%04d-%02d-%02d', $year, $month, $day) . substr($typed, strlen($m[0])) : $typed;
+        return checkdate($month, $day, $year) ? sprintf('%04d-%02d-%02d', $year, $month, $day).substr($typed, strlen($m[0])) : $typed;
     }
 }

@@ -30,7 +30,7 @@ final readonly class Beside
             }
         }
         // Of those that differ as much, in the order they were given.
-        usort($found, fn(array $a, array $b) => [$b['by'], $place[$a['id']]] <=> [$a['by'], $place[$b['id']]]);
+        usort($found, fn (array $a, array $b) => [$b['by'], $place[$a['id']]] <=> [$a['by'], $place[$b['id']]]);
 
         return $found;
     }

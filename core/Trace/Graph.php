@@ -55,7 +55,7 @@ final class Graph
         // Every arrow goes from the plant towards the person; only what was left of a product may be melted into another,
         // an oil put on herb once more, and a decoction or a cleansed oil poured into another pot.
         $back = $one >= $other;
-        if (($back && !self::mayGoOn($one, $other)) || (($back || $this->turns) && $this->comesOf($what, $into))) {
+        if (($back && ! self::mayGoOn($one, $other)) || (($back || $this->turns) && $this->comesOf($what, $into))) {
             throw TraceException::backwards($what, self::KINDS[$one], $into, self::KINDS[$other]);
         }
         $this->turns = $this->turns || $back;
@@ -141,7 +141,7 @@ final class Graph
             $next = [];
             foreach ($edge as $id) {
                 foreach ($along[$id] ?? [] as $to) {
-                    if (!isset($seen[$to])) {
+                    if (! isset($seen[$to])) {
                         $seen[$to] = true;
                         $next[] = $to;
                         $found[] = $to;

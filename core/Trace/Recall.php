@@ -52,7 +52,7 @@ final readonly class Recall
         return new self(
             $each,
             array_map(
-                fn(string $who, array $things) => ['person' => $who, 'holds' => $things],
+                fn (string $who, array $things) => ['person' => $who, 'holds' => $things],
                 array_map(strval(...), array_keys($people)),
                 $people,
             ),

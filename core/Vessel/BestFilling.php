@@ -46,14 +46,14 @@ final readonly class BestFilling
         }
         $counts = self::fill(max(0.0, $left), $sizes, $room);
         $bottles = array_map(
-            fn(array $size) => [
+            fn (array $size) => [
                 'id' => $size['id'],
                 'capacity' => $size['capacity'],
                 'count' => $counts[$size['id']] + $fixed[$size['id']],
             ],
             $sizes,
         );
-        usort($bottles, fn(array $a, array $b) => $b['capacity'] <=> $a['capacity']);
+        usort($bottles, fn (array $a, array $b) => $b['capacity'] <=> $a['capacity']);
 
         return Filling::asFilled($oilMl, $bottles);
     }
@@ -64,13 +64,13 @@ final readonly class BestFilling
      */
     private static function fill(float $ml, array $sizes, int $room): array
     {
-        usort($sizes, fn(array $a, array $b) => $b['capacity'] <=> $a['capacity']);
-        $tenths = array_map(fn(array $size) => (int) round($size['capacity'] * self::PER_ML), $sizes);
+        usort($sizes, fn (array $a, array $b) => $b['capacity'] <=> $a['capacity']);
+        $tenths = array_map(fn (array $size) => (int) round($size['capacity'] * self::PER_ML), $sizes);
         // In steps of what all sizes share, such as 5 mL, there is far less to go through.
         $step = array_reduce($tenths, self::gcd(...), 0) ?: 1;
         $cells = intdiv((int) floor($ml * self::PER_ML + 1e-6), $step);
         $counts = array_fill_keys(array_column($sizes, 'id'), 0);
-        $reached = "\1" . str_repeat("\0", $cells);
+        $reached = "\1".str_repeat("\0", $cells);
         $before = [];
         foreach ($sizes as $i => $size) {
             // Filled to the last tenth: smaller bottles cannot better it.
@@ -84,7 +84,7 @@ final readonly class BestFilling
             for ($some = 1; $most > 0; $some *= 2) {
                 $some = min($some, $most);
                 $most -= $some;
-                $reached |= str_repeat("\0", $some * $width) . substr($reached, 0, $cells + 1 - $some * $width);
+                $reached |= str_repeat("\0", $some * $width).substr($reached, 0, $cells + 1 - $some * $width);
             }
         }
         // Back from the fullest that can be reached, with as few of the smallest as will do.
@@ -126,7 +126,7 @@ final readonly class BestFilling
     /** @param  list<array{id: string, capacity: float, stock: ?int, fixed: int}>  $sizes */
     private static function check(float $oilMl, array $sizes): void
     {
-        if (!is_finite($oilMl) || $oilMl <= 0 || $oilMl > self::MOST_ML) {
+        if (! is_finite($oilMl) || $oilMl <= 0 || $oilMl > self::MOST_ML) {
             throw new FillingException('out_of_range', 'Say how much oil there is to bottle: more than nothing, and at most 20 L.', 'oil');
         }
         if (count($sizes) > self::MOST_SIZES) {
@@ -137,7 +137,7 @@ final readonly class BestFilling
             );
         }
         foreach ($sizes as $size) {
-            if (!is_finite($size['capacity']) || $size['capacity'] < 0.5 || $size['capacity'] > self::MOST_ML) {
+            if (! is_finite($size['capacity']) || $size['capacity'] < 0.5 || $size['capacity'] > self::MOST_ML) {
                 throw new FillingException('out_of_range', 'A bottle holds between half a millilitre and 20 L.', 'sizes');
             }
             if ($size['fixed'] < 0 || $size['fixed'] > Filling::MOST) {

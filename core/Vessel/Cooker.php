@@ -23,11 +23,11 @@ final readonly class Cooker
     /** @throws CookerException when the measures are not those of anything that stands in a kitchen */
     public static function measured(string $id, string $called, string $shape, float $lengthMm, float $widthMm, float $heightMm): self
     {
-        if (!in_array($shape, self::SHAPES, true)) {
+        if (! in_array($shape, self::SHAPES, true)) {
             throw CookerException::shape();
         }
         foreach (['length' => $lengthMm, 'width' => $widthMm, 'height' => $heightMm] as $field => $mm) {
-            if (!is_finite($mm) || $mm < 60 || $mm > 600) {
+            if (! is_finite($mm) || $mm < 60 || $mm > 600) {
                 throw CookerException::measure($field, $mm);
             }
         }

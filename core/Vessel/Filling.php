@@ -43,14 +43,14 @@ final readonly class Filling
             throw FillingException::moreThanThereIs(AmountWriter::plain($filled, Kind::Volume), AmountWriter::plain($oilMl, Kind::Volume));
         }
 
-        return new self(array_values(array_filter($bottles, fn(array $b) => $b['count'] > 0)), $filled, max(0.0, $oilMl - $filled));
+        return new self(array_values(array_filter($bottles, fn (array $b) => $b['count'] > 0)), $filled, max(0.0, $oilMl - $filled));
     }
 
     /** @param  list<array{id: string, capacity: float, count: int}>  $bottles that are known to fit */
     public static function asFilled(float $oilMl, array $bottles): self
     {
-        $bottles = array_values(array_filter($bottles, fn(array $bottle) => $bottle['count'] > 0));
-        $filled = array_sum(array_map(fn(array $bottle) => $bottle['capacity'] * $bottle['count'], $bottles));
+        $bottles = array_values(array_filter($bottles, fn (array $bottle) => $bottle['count'] > 0));
+        $filled = array_sum(array_map(fn (array $bottle) => $bottle['capacity'] * $bottle['count'], $bottles));
 
         return new self($bottles, $filled, max(0.0, $oilMl - $filled));
     }

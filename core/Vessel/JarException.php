@@ -153,7 +153,7 @@ final class JarException extends RefusedException
         return new self(
             'does_not_fit',
             sprintf(
-                'Herb and oil together come to %s, and the largest jar of the house, the %s, holds %s to the ' .
+                'Herb and oil together come to %s, and the largest jar of the house, the %s, holds %s to the '.
                     'brim. Plan a smaller batch, or add a larger jar under House.',
                 AmountWriter::plain($needMl, Kind::Volume),
                 $largest->called,
@@ -171,7 +171,7 @@ final class JarException extends RefusedException
                 $ratio,
                 AmountWriter::plain($levelMm, Kind::Length),
                 AmountWriter::plain($bedMm, Kind::Length),
-                $wouldCover === null ? 'No ratio up to 1:60 would cover it so; take another jar.' : $wouldCover . ' would cover it.',
+                $wouldCover === null ? 'No ratio up to 1:60 would cover it so; take another jar.' : $wouldCover.' would cover it.',
             ),
         );
     }
@@ -181,7 +181,7 @@ final class JarException extends RefusedException
         return new self(
             'herb_stands_out',
             sprintf(
-                'With the %s %s the settled herb stands at %s; %s of oil over it would reach %s, and there is ' .
+                'With the %s %s the settled herb stands at %s; %s of oil over it would reach %s, and there is '.
                     'room to %s below the headspace.',
                 $jar,
                 $fill,

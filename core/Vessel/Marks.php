@@ -83,7 +83,7 @@ final readonly class Marks
         return implode(
             ', ',
             array_map(
-                fn(array $mark) => AmountWriter::plain($mark['ml'], Kind::Volume) . ' at ' . AmountWriter::plain($mark['mm'], Kind::Length),
+                fn (array $mark) => AmountWriter::plain($mark['ml'], Kind::Volume).' at '.AmountWriter::plain($mark['mm'], Kind::Length),
                 $this->marks,
             ),
         );

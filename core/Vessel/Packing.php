@@ -32,7 +32,7 @@ final class Packing
     public static function place(Cooker $cooker, array $diameters): ?array
     {
         $count = count($diameters);
-        $area = array_sum(array_map(fn(float $d) => (M_PI / 4) * $d * $d, $diameters));
+        $area = array_sum(array_map(fn (float $d) => (M_PI / 4) * $d * $d, $diameters));
         // So few circles never cover more of so small a floor: the densest known of up to 24 equal ones, 0.82 of it.
         if ($count > 1 && $area / 1e6 > $cooker->areaM2() * 0.85) {
             return null;
@@ -120,7 +120,7 @@ final class Packing
                 return null;
             }
             if ($worst <= self::SLACK) {
-                return array_map(fn(array $p, float $d) => ['x' => $p[0], 'y' => $p[1], 'd' => $d], $at, $diameters);
+                return array_map(fn (array $p, float $d) => ['x' => $p[0], 'y' => $p[1], 'd' => $d], $at, $diameters);
             }
         }
 

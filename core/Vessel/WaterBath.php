@@ -71,7 +71,7 @@ final readonly class WaterBath
         if (count($jars) > 24) {
             throw CookerException::tooMany();
         }
-        $widths = array_map(fn(array $jar) => $jar['diameter_mm'] + 2 * self::WALL_MM, $jars);
+        $widths = array_map(fn (array $jar) => $jar['diameter_mm'] + 2 * self::WALL_MM, $jars);
         $places = Packing::place($cooker, $widths);
         if ($places === null) {
             $fit = count($jars) - 1;
@@ -111,7 +111,7 @@ final readonly class WaterBath
         if ($depth === self::NONE) {
             return new self(
                 $cooker,
-                array_map(fn(array $jar) => [...$jar, 'floats_at' => null], $standing),
+                array_map(fn (array $jar) => [...$jar, 'floats_at' => null], $standing),
                 0.0,
                 0.0,
                 false,
@@ -129,7 +129,7 @@ final readonly class WaterBath
     /** @param  list<float>  $widths mm */
     private static function standOn(array $widths): float
     {
-        return array_sum(array_map(fn(float $d) => (M_PI / 4) * $d * $d, $widths)) / 1e6;
+        return array_sum(array_map(fn (float $d) => (M_PI / 4) * $d * $d, $widths)) / 1e6;
     }
 
     /** Whether there is no water in it. */

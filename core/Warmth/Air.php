@@ -29,7 +29,7 @@ final class Air
      */
     public static function saturation(float $celsius): float
     {
-        if (!is_finite($celsius) || $celsius < 0 || $celsius > 200) {
+        if (! is_finite($celsius) || $celsius < 0 || $celsius > 200) {
             throw WarmthException::water($celsius);
         }
         $kelvin = $celsius + 273.15;
@@ -45,7 +45,7 @@ final class Air
     /** The standard atmosphere's pressure so many metres up: ICAO Doc 7488, 101.325 (1 - 2.25577e-5 h)^5.25588. */
     public static function pressure(float $metres): float
     {
-        if (!is_finite($metres) || $metres < -500 || $metres > 6000) {
+        if (! is_finite($metres) || $metres < -500 || $metres > 6000) {
             throw WarmthException::height($metres);
         }
 

@@ -38,11 +38,11 @@ final readonly class Approach
             throw WarmthException::tooFewLooks(self::LEAST_LOOKS);
         }
         foreach ($looks as [$t, $y]) {
-            if (!($t >= 0 && $t <= 1e6 && abs($y) <= 1e6)) {
+            if (! ($t >= 0 && $t <= 1e6 && abs($y) <= 1e6)) {
                 throw WarmthException::look();
             }
         }
-        usort($looks, fn(array $a, array $b) => $a[0] <=> $b[0]);
+        usort($looks, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $span = $looks[count($looks) - 1][0];
         if ($span <= 0 || array_sum(array_column($looks, 1)) <= 0) {
             throw WarmthException::noRise();
@@ -71,8 +71,8 @@ final readonly class Approach
         [$maxError, $rateError] = self::errors($looks, $max, $rate);
         // An end or a rate that is known to half of itself and no better is not known; nor is one of looks that fall.
         if (
-            !is_finite($maxError) ||
-            !is_finite($rateError) ||
+            ! is_finite($maxError) ||
+            ! is_finite($rateError) ||
             $maxError > self::KNOWN * abs($max) ||
             $rateError > self::KNOWN * $rate ||
             self::slope($looks) <= 0
@@ -114,7 +114,7 @@ final readonly class Approach
         $t = array_sum(array_column($looks, 0)) / count($looks);
         $y = array_sum(array_column($looks, 1)) / count($looks);
 
-        return array_sum(array_map(fn(array $look) => ($look[0] - $t) * ($look[1] - $y), $looks));
+        return array_sum(array_map(fn (array $look) => ($look[0] - $t) * ($look[1] - $y), $looks));
     }
 
     /** @param  list<array{float, float}>  $looks */

@@ -16,8 +16,8 @@ final readonly class Band
     public static function of(float $low, float $target, float $ceiling): self
     {
         if (
-            !is_finite($low) ||
-            !is_finite($ceiling) ||
+            ! is_finite($low) ||
+            ! is_finite($ceiling) ||
             $low < 0 ||
             $ceiling > 150 ||
             $low > $target ||

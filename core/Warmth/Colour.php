@@ -37,7 +37,7 @@ final readonly class Colour
                 throw WarmthException::darkCard();
             }
             // Each channel so that the card is white: the light of the kitchen taken out.
-            $linear = array_map(fn(float $each, float $of) => min(1.0, $each / $of), $linear, $white);
+            $linear = array_map(fn (float $each, float $of) => min(1.0, $each / $of), $linear, $white);
         }
         [$r, $g, $b] = $linear;
         $xyz = [
@@ -96,7 +96,7 @@ final readonly class Colour
     {
         $out = [];
         foreach ($rgb as $value) {
-            if (!is_finite($value) || $value < 0 || $value > 255) {
+            if (! is_finite($value) || $value < 0 || $value > 255) {
                 throw WarmthException::colour()->about($field);
             }
             $s = $value / 255;

@@ -53,7 +53,7 @@ final class Heater
             $keeps = $this->heatLeft($setting['watts'], $band->ceiling, $load, $roomC) <= 0;
             if ($reaches && $keeps && ($holds === null || $setting['watts'] > $holds['watts'])) {
                 $holds = $setting;
-            } elseif ($reaches && !$keeps && ($past === null || $setting['watts'] < $past['watts'])) {
+            } elseif ($reaches && ! $keeps && ($past === null || $setting['watts'] < $past['watts'])) {
                 $past = $setting;
             }
         }
@@ -94,7 +94,7 @@ final class Heater
     {
         $room = (int) round($roomC);
         $low = (int) floor($celsius);
-        $at = fn(int $whole): float => (self::$steam[$room][$whole] ??=
+        $at = fn (int $whole): float => (self::$steam[$room][$whole] ??=
             Air::evaporation(1.0, $whole, Air::saturation($room) * self::HUMIDITY) * Air::latentHeat($whole) * 1000);
 
         return $at($low) + ($celsius - $low) * ($at($low + 1) - $at($low));

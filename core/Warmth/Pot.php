@@ -69,11 +69,10 @@ final readonly class Pot
                 ['room_c', 'The room', 0, 45, '°C'],
                 ['height_m', 'The height', -500, 6000, 'm'],
                 ['humidity', 'The damp of the air', 0, 1, 'of what it can hold'],
-            ]
-            as [$field, $what, $least, $most, $unit]
+            ] as [$field, $what, $least, $most, $unit]
         ) {
             $value = $given[$field] ?? NAN;
-            if (!is_finite($value) || $value < $least || $value > $most) {
+            if (! is_finite($value) || $value < $least || $value > $most) {
                 throw WarmthException::pot($what, $field, $least, $most, $unit);
             }
         }
@@ -145,7 +144,7 @@ final readonly class Pot
     public function steady(): float
     {
         [$low, $high] = [$this->roomC, max($this->roomC, $this->boilsAt())];
-        $left = fn(float $t): float => $this->watts -
+        $left = fn (float $t): float => $this->watts -
             $this->lossWPerK * ($t - $this->roomC) -
             ($this->openM2 > 0 ? Air::evaporation($this->openM2, $t, $this->airKPa()) * Air::latentHeat($t) * 1000 : 0.0);
         if ($left($high) >= 0) {

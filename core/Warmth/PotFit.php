@@ -38,14 +38,14 @@ final readonly class PotFit
      */
     public static function through(Pot $pot, array $readings, string $of = 'oil'): self
     {
-        usort($readings, fn(array $a, array $b) => $a[0] <=> $b[0]);
+        usort($readings, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $count = count($readings);
         if ($count < self::LEAST_READINGS) {
             throw WarmthException::warmUp(sprintf('At least %d readings of a warm-up are wanted to learn a pot.', self::LEAST_READINGS));
         }
         $span = $readings[$count - 1][0] - $readings[0][0];
         foreach ($readings as [$s, $celsius]) {
-            if (!is_finite($s) || !is_finite($celsius) || $celsius < -30 || $celsius > 150) {
+            if (! is_finite($s) || ! is_finite($celsius) || $celsius < -30 || $celsius > 150) {
                 throw WarmthException::reading(is_finite($celsius) ? $celsius : 0.0);
             }
         }
@@ -64,7 +64,7 @@ final readonly class PotFit
         $model = function (float $watts, float $loss) use ($pot, $readings, $span, $start, $began, $of): array {
             $run = PotRun::of($pot->with(['watts' => $watts, 'loss_w_per_k' => $loss]), $span / 3600 + 0.02, $start);
 
-            return array_map(fn(array $reading) => $run->at($reading[0] - $began, $of), $readings);
+            return array_map(fn (array $reading) => $run->at($reading[0] - $began, $of), $readings);
         };
         // Begun from the mean rise, which is all heat and no loss.
         $capacity = $pot->waterKg * Pot::WATER + $pot->vesselJPerK + $pot->jarsJPerK;
@@ -94,7 +94,7 @@ final readonly class PotFit
                 }
                 $damping *= 4;
             }
-            if (!$moved) {
+            if (! $moved) {
                 break;
             }
         }
@@ -126,9 +126,9 @@ final readonly class PotFit
      */
     private static function residuals(\Closure $model, array $x, array $seen): array
     {
-        $residuals = array_map(fn(float $seen, float $said) => $seen - $said, $seen, $model(exp($x[0]), exp($x[1])));
+        $residuals = array_map(fn (float $seen, float $said) => $seen - $said, $seen, $model(exp($x[0]), exp($x[1])));
 
-        return [array_sum(array_map(fn(float $r) => $r * $r, $residuals)), $residuals];
+        return [array_sum(array_map(fn (float $r) => $r * $r, $residuals)), $residuals];
     }
 
     /**
@@ -145,7 +145,7 @@ final readonly class PotFit
         $less = $model(exp($x[0]), exp($x[1] - $h));
 
         return array_map(
-            fn(float $u, float $d, float $m, float $l) => [($u - $d) / (2 * $h), ($m - $l) / (2 * $h)],
+            fn (float $u, float $d, float $m, float $l) => [($u - $d) / (2 * $h), ($m - $l) / (2 * $h)],
             $up,
             $down,
             $more,

@@ -161,7 +161,7 @@ final readonly class PotRun
         $b = $rates($water + ($a[0] * $h) / 2, $oil + ($a[1] * $h) / 2);
         $c = $rates($water + ($b[0] * $h) / 2, $oil + ($b[1] * $h) / 2);
         $d = $rates($water + $c[0] * $h, $oil + $c[1] * $h);
-        $mean = fn(int $i): float => (($a[$i] + 2 * $b[$i] + 2 * $c[$i] + $d[$i]) / 6) * $h;
+        $mean = fn (int $i): float => (($a[$i] + 2 * $b[$i] + 2 * $c[$i] + $d[$i]) / 6) * $h;
         // In the step that comes to the boil, what would have heated the water past it leaves as steam; a
         // vessel that has no more to give loses it to the room.
         $dWater = min($mean(0), $boil - $water);

@@ -93,7 +93,7 @@ final class Readings
     private static function byClock(string $typed, \DateTimeZone $zone): int
     {
         $pattern = '/^(\d{4})-(\d\d)-(\d\d)[T ](\d{1,2}):(\d\d)(?::(\d\d)(?:[.,]\d+)?)?(?:\s*([ap])\.?m\.?)?$/iD';
-        if (preg_match($pattern, $typed, $m) !== 1 || !checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
+        if (preg_match($pattern, $typed, $m) !== 1 || ! checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
             throw WarmthException::noMoment($typed);
         }
         [$hour, $half] = [(int) $m[4], strtolower($m[7] ?? '')];

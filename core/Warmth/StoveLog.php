@@ -28,7 +28,7 @@ final class StoveLog
      */
     public static function of(Band $band, float $openM2, float $airKPa, int $reach = WarmHours::REACH, array $stored = []): self
     {
-        $number = fn(string $key): float => is_int($stored[$key] ?? null) || is_float($stored[$key] ?? null) ? (float) $stored[$key] : 0.0;
+        $number = fn (string $key): float => is_int($stored[$key] ?? null) || is_float($stored[$key] ?? null) ? (float) $stored[$key] : 0.0;
 
         return new self(WarmHours::goingOn($stored, $band, $reach), $openM2, $airKPa, $number('lost_kg'), $number('lost_at_fill'));
     }

@@ -49,9 +49,9 @@ final readonly class StoveWatch
             $alarms[] = self::alarm(
                 'look',
                 'care',
-                'Look at the thermometer, and write down what it says: nobody has for ' . AmountWriter::span($silent / 3600) . '.',
+                'Look at the thermometer, and write down what it says: nobody has for '.AmountWriter::span($silent / 3600).'.',
             );
-        } elseif ($pot['on'] && !$pot['by_eye'] && $silent > self::LOST_S) {
+        } elseif ($pot['on'] && ! $pot['by_eye'] && $silent > self::LOST_S) {
             $alarms[] = self::alarm(
                 'lost',
                 'stop',
@@ -115,7 +115,7 @@ final readonly class StoveWatch
                 );
             }
         }
-        $waiting = array_filter($jars, fn(array $jar) => !$jar['out']);
+        $waiting = array_filter($jars, fn (array $jar) => ! $jar['out']);
         foreach ($waiting as $jar) {
             if ($jar['planned_h'] > 0 && $jar['had_h'] >= $jar['planned_h']) {
                 $alarms[] = self::alarm(
@@ -133,7 +133,7 @@ final readonly class StoveWatch
             $alarms[] = self::alarm('shake', 'note', 'Take the jars out, wipe, shake, put them back.');
         }
         $rank = ['stop' => 0, 'care' => 1, 'note' => 2];
-        usort($alarms, fn(array $a, array $b) => $rank[$a['rank']] <=> $rank[$b['rank']]);
+        usort($alarms, fn (array $a, array $b) => $rank[$a['rank']] <=> $rank[$b['rank']]);
 
         return $alarms;
     }

@@ -19,7 +19,7 @@ final readonly class Sun
     /** @throws WarmthException */
     public static function over(float $latitude, float $longitude): self
     {
-        if (!is_finite($latitude) || !is_finite($longitude) || abs($latitude) > 90 || abs($longitude) > 180) {
+        if (! is_finite($latitude) || ! is_finite($longitude) || abs($latitude) > 90 || abs($longitude) > 180) {
             throw WarmthException::place();
         }
 
@@ -42,7 +42,7 @@ final readonly class Sun
     /** Hours from rising to setting on a day, 0 to 24. */
     public function dayLength(\DateTimeInterface $day): float
     {
-        $noon = (new \DateTimeImmutable($day->format('Y-m-d') . 'T12:00:00Z'))->modify(
+        $noon = (new \DateTimeImmutable($day->format('Y-m-d').'T12:00:00Z'))->modify(
             sprintf('%+d minutes', (int) round(-4 * $this->longitude)),
         );
         [$declination] = self::orbit($noon);

@@ -82,7 +82,7 @@ final class WarmHours
     /** @throws WarmthException */
     public function take(int $at, float $celsius): void
     {
-        if (!($celsius >= -30 && $celsius <= 150)) {
+        if (! ($celsius >= -30 && $celsius <= 150)) {
             throw WarmthException::reading($celsius);
         }
         // How fast hours are gathered at this warmth: reckoned once for the line to it and the line from it.
@@ -149,7 +149,7 @@ final class WarmHours
      */
     public static function goingOn(array $stored, Band $band, int $reach = self::REACH): self
     {
-        $number = fn(string $key): ?float => is_int($stored[$key] ?? null) || is_float($stored[$key] ?? null)
+        $number = fn (string $key): ?float => is_int($stored[$key] ?? null) || is_float($stored[$key] ?? null)
             ? (float) $stored[$key]
             : null;
         $hours = new self($band, $reach);

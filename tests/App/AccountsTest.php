@@ -41,7 +41,7 @@ it('hashes with argon2id, to the last letter, and hashes anew what was hashed be
     // Asked of PHP itself, and not of what hashed it.
     expect(password_verify("{$long}a", $user->password))->toBeTrue()->and(password_verify("{$long}b", $user->password))->toBeFalse();
     auth()->logout();
-    $in = fn(string $password) => $this->postJson('/api/session', ['email' => $user->email, 'password' => $password]);
+    $in = fn (string $password) => $this->postJson('/api/session', ['email' => $user->email, 'password' => $password]);
     $in("{$long}b")->assertStatus(422);
     $in("{$long}a")->assertOk();
     auth()->logout();
@@ -51,7 +51,7 @@ it('hashes with argon2id, to the last letter, and hashes anew what was hashed be
     $in('an old password here')->assertOk();
     expect($user->refresh()->password)->toStartWith('$argon2id$')->and(Hash::check('an old password here', $user->password))->toBeTrue();
     // As an installed house hashes: no weaker than OWASP's least.
-    $set = (fn() => require base_path('config/hashing.php'))();
+    $set = (fn () => require base_path('config/hashing.php'))();
     expect(substr((string) file_get_contents(base_path('config/hashing.php')), 0))
         ->toContain("env('ARGON_MEMORY', 19456)")
         ->toContain("env('ARGON_TIME', 2)")
@@ -82,15 +82,15 @@ it('takes a few words, in any letters', function (string $password) {
 
 it('holds a changed and a new password to the same', function () {
     $this->keeper->update(['password' => 'a present password']);
-    $change = fn(string $to) => $this->call_('PUT', '/me/password', ['present' => 'a present password', 'password' => $to]);
+    $change = fn (string $to) => $this->call_('PUT', '/me/password', ['present' => 'a present password', 'password' => $to]);
     $change('qwertyuiop')->assertStatus(422)->assertJsonPath('faults.0.field', 'password');
     $change($this->keeper->email)->assertStatus(422)->assertJsonPath('faults.0.field', 'password');
     $link = $this->atHouse('POST', "/people/{$this->member(Role::Helper)->uid}/reset")
         ->assertOk()
         ->json('link');
     auth()->logout();
-    $this->postJson('/api/resets/' . basename($link), ['password' => '1q2w3e4r5t'])->assertStatus(422);
-    $this->postJson('/api/resets/' . basename($link), ['password' => 'a kettle on the wall'])->assertOk();
+    $this->postJson('/api/resets/'.basename($link), ['password' => '1q2w3e4r5t'])->assertStatus(422);
+    $this->postJson('/api/resets/'.basename($link), ['password' => 'a kettle on the wall'])->assertOk();
 });
 
 it('shows where one is signed in, and ends it there; never another’s', function () {
@@ -117,7 +117,7 @@ it('shows where one is signed in, and ends it there; never another’s', functio
     $hers = $this->call_('GET', '/me/sessions', as: $helper)->json('sessions.0');
     expect($hers['with'])->toBe('Safari on iPhone');
     $this->call_('DELETE', "/me/sessions/{$hers['id']}")->assertNotFound();
-    $this->call_('DELETE', '/me/sessions/' . str_repeat('0', 32))->assertNotFound();
+    $this->call_('DELETE', '/me/sessions/'.str_repeat('0', 32))->assertNotFound();
     expect(
         $this->call_('DELETE', "/me/sessions/{$phone}")
             ->assertOk()
@@ -157,7 +157,7 @@ it('ends a session after its days, however often it was used', function () {
 
         return $seen;
     };
-    $days = fn(float $ago): int => Carbon::now()->getTimestamp() - (int) ($ago * 86400);
+    $days = fn (float $ago): int => Carbon::now()->getTimestamp() - (int) ($ago * 86400);
     expect($seen($days(89.9))['who'] ?? null)
         ->toBe(7)
         ->and($seen($days(90.1)))
@@ -172,7 +172,7 @@ it('ends a session after its days, however often it was used', function () {
 it('lets in who may make an account, and tells others nothing of who is here', function () {
     $link = $this->atHouse('POST', '/invitations', ['role' => 'helper'])->json('link');
     $token = basename($link);
-    $of = fn(string $email, array $more = []) => newAccount('a kettle on the wall', ['email' => $email, ...$more]);
+    $of = fn (string $email, array $more = []) => newAccount('a kettle on the wall', ['email' => $email, ...$more]);
     config(['kettle.registration' => 'closed']);
     $of('new@example.org')->assertStatus(422)->assertJsonPath('faults.0.reason', 'not_open');
     $of('new@example.org', ['invitation' => $token])->assertStatus(422);

@@ -1,6 +1,6 @@
 <?php
 
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 it('has everything the tables know, each with a page of sources', function (string $kind, int $least) {
     $entries = $this->atHouse('GET', "/almanac?kind={$kind}")
@@ -39,7 +39,7 @@ it('shows a plant with its cautions and what the house made of it', function () 
 
 it('keeps the house’s own note, and shows a clash', function () {
     $path = '/almanac/plant/calendula';
-    $write = fn(string $note, int $version, $as = null) => $this->atHouse(
+    $write = fn (string $note, int $version, $as = null) => $this->atHouse(
         'PUT',
         "{$path}/note",
         ['note' => $note, 'version' => $version],
@@ -62,7 +62,7 @@ it('keeps the house’s own note, and shows a clash', function () {
 });
 
 it('is found from anywhere, by name, and looked through by what it says', function () {
-    $find = fn(string $typed) => array_column($this->atHouse('GET', '/find?q=' . urlencode($typed))->json('found'), 'path', 'name');
+    $find = fn (string $typed) => array_column($this->atHouse('GET', '/find?q='.urlencode($typed))->json('found'), 'path', 'name');
     expect($find('Althaea'))
         ->toBe(['Marshmallow root' => 'almanac/plant/marshmallow-root'])
         ->and($find('jojoba'))

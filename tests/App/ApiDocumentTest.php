@@ -166,11 +166,11 @@ function examples(): array
 }
 
 it('gives an example of every body, which its rules let through', function () {
-    $forms = array_map(fn(string $file) => basename($file, '.php'), (array) glob(app_path('Http/Requests/*.php')));
-    $named = array_unique(array_map(fn(string $name) => explode(' ', $name)[0], array_keys(examples())));
+    $forms = array_map(fn (string $file) => basename($file, '.php'), (array) glob(app_path('Http/Requests/*.php')));
+    $named = array_unique(array_map(fn (string $name) => explode(' ', $name)[0], array_keys(examples())));
     expect(array_values($named))->toEqualCanonicalizing(array_values(array_diff($forms, ['Form', 'CountsBottles'])));
     foreach (examples() as $name => $body) {
-        $form = 'App\\Http\\Requests\\' . explode(' ', $name)[0];
+        $form = 'App\\Http\\Requests\\'.explode(' ', $name)[0];
         $rules = (new $form())->rules();
         if (is_array($rules['present'] ?? null)) {
             // Whose password it is, is known at the door only.
@@ -191,12 +191,12 @@ it('says of every body that nothing else is taken in it', function () {
         }
         isset($schema['items']) && $look((array) $schema['items'], "{$at}.*");
     };
-    $forms = array_diff(array_map(fn(string $file) => basename($file, '.php'), (array) glob(app_path('Http/Requests/*.php'))), [
+    $forms = array_diff(array_map(fn (string $file) => basename($file, '.php'), (array) glob(app_path('Http/Requests/*.php'))), [
         'Form',
         'CountsBottles',
     ]);
     foreach ($forms as $form) {
-        $look(FormSchema::of('App\\Http\\Requests\\' . $form), $form);
+        $look(FormSchema::of('App\\Http\\Requests\\'.$form), $form);
     }
     expect($open)->toBe([])->and(count($forms))->toBeGreaterThan(50);
 });
@@ -256,7 +256,7 @@ it('takes every example that wants nothing but a house', function () {
         $name = $body === null ? '' : basename($body['schema']['$ref']);
         // These want a jar and a cooker that are there, or a password.
         if (
-            !preg_match('#^/houses/{house}/[^{]*$#', $path) ||
+            ! preg_match('#^/houses/{house}/[^{]*$#', $path) ||
             $name === '' ||
             in_array($name, ['EndHouse', 'PlanPot', 'ShakeTogether', 'StartSession'], true)
         ) {

@@ -48,9 +48,9 @@ function thingsInEachState(): array
 {
     $of = function (string $model, string $state): array {
         $all = $model::query()->orderBy('id')->get();
-        $first = $all->unique(fn(Model $one) => json_encode($one->getAttribute($state)));
+        $first = $all->unique(fn (Model $one) => json_encode($one->getAttribute($state)));
 
-        return array_values($first->map(fn(Model $one) => [(string) $one->getRouteKey()])->all());
+        return array_values($first->map(fn (Model $one) => [(string) $one->getRouteKey()])->all());
     };
 
     $almanac = [];
@@ -78,7 +78,7 @@ it('asks the database nothing twice for one answer', function () {
     $things = app(CurrentHouse::class)->within($house, thingsInEachState(...));
     $ways = array_filter(
         Route::getRoutes()->getRoutes(),
-        fn(Way $way) => in_array('GET', $way->methods(), true) && str_starts_with($way->uri(), 'api/houses/{house}'),
+        fn (Way $way) => in_array('GET', $way->methods(), true) && str_starts_with($way->uri(), 'api/houses/{house}'),
     );
     $twice = $answered = [];
     foreach ($ways as $way) {
@@ -89,15 +89,15 @@ it('asks the database nothing twice for one answer', function () {
         }
         $answered[$path] = false;
         foreach ($of === [] ? [[]] : $things[implode(' ', $of)] ?? [] as $thing) {
-            $asked = str_replace(array_map(fn(string $name) => "{{$name}}", $of), $thing, $path) . (ASKED_WITH[ltrim($path, '/')] ?? '');
+            $asked = str_replace(array_map(fn (string $name) => "{{$name}}", $of), $thing, $path).(ASKED_WITH[ltrim($path, '/')] ?? '');
             app(CurrentHouse::class)->leave();
             DB::enableQueryLog();
             DB::flushQueryLog();
             $answered[$path] = $this->getJson("/api/houses/{$house->uid}{$asked}")->isOk() || $answered[$path];
-            $queries = array_map(fn(array $each) => $each['query'] . ' ' . json_encode($each['bindings']), DB::getQueryLog());
+            $queries = array_map(fn (array $each) => $each['query'].' '.json_encode($each['bindings']), DB::getQueryLog());
             $twice[$path] = [
                 ...$twice[$path] ?? [],
-                ...array_keys(array_filter(array_count_values($queries), fn(int $times) => $times > 1)),
+                ...array_keys(array_filter(array_count_values($queries), fn (int $times) => $times > 1)),
             ];
         }
     }

@@ -28,7 +28,7 @@ it('takes one jar from wish to label', function () {
     $offer = $this->atHouse('POST', "{$path}/filling", [])
         ->assertOk()
         ->json('offers.0.bottles');
-    $wanted = array_map(fn($line) => ['size' => $line['size'], 'count' => $line['count']], $offer);
+    $wanted = array_map(fn ($line) => ['size' => $line['size'], 'count' => $line['count']], $offer);
     $done = $this->atHouse('POST', "{$path}/bottle", ['bottles' => $wanted])
         ->assertOk()
         ->assertJsonPath('stage', 'bottled');
@@ -168,7 +168,7 @@ it('turns several jars over at once', function () {
         $this->fill($batch);
     }
     Carbon::setTestNow('2026-11-25T12:00:00Z');
-    $uids = array_map(fn(Batch $b) => $b->uid, $batches);
+    $uids = array_map(fn (Batch $b) => $b->uid, $batches);
     $this->atHouse('POST', '/today/shaken', ['batches' => [...$uids, 'gone']])->assertOk();
     expect(DB::table('log_entries')->where('house_id', $this->house->id)->where('data', 'like', '%shake%')->count())->toBe(2);
 });
@@ -218,8 +218,7 @@ it('refuses a jar that was taken off the list, and keeps the batches made in it'
         [
             'brim' => ['brim' => '1 tonne', 'height' => '10 cm'],
             'height' => ['brim' => '500 mL', 'height' => '100 mL'],
-        ]
-        as $field => $bad
+        ] as $field => $bad
     ) {
         $this->atHouse('POST', '/jars', ['called' => 'odd', ...$bad])
             ->assertStatus(422)
@@ -254,12 +253,11 @@ it('answers whatever is sent with a sentence and a 4xx', function () {
             ['wish' => $this->wish(['school' => 'x'])],
             ['wish' => $this->wish(['start' => 5])],
             ['wish' => $this->wish(), 'origin' => str_repeat('x', 200)],
-        ]
-        as $bad
+        ] as $bad
     ) {
         expect($this->atHouse('POST', '/batches', $bad)->status())->toBeIn([422]);
     }
-    $raw = fn(string $body) => $this->actingAs($this->keeper)->call(
+    $raw = fn (string $body) => $this->actingAs($this->keeper)->call(
         'POST',
         "/api/houses/{$this->house->uid}/reckon",
         [],
@@ -274,7 +272,7 @@ it('answers whatever is sent with a sentence and a 4xx', function () {
     $this->atHouse('GET', '/shelf?part=steeping&after=rubbish')->assertOk();
     // Signs are no names, and stand for no others.
     foreach (["%_\\'\"; xyzzy", '%', '_', "\\'\";"] as $typed) {
-        $this->atHouse('GET', '/find?q=' . urlencode($typed))
+        $this->atHouse('GET', '/find?q='.urlencode($typed))
             ->assertOk()
             ->assertJsonPath('found', []);
     }
@@ -284,16 +282,16 @@ it('keeps the logbook append-only, in the model and in the database', function (
     $batch = $this->batch();
     app(CurrentHouse::class)->within($this->house, function () use ($batch) {
         $entry = LogEntry::query()->where('batch_id', $batch->id)->firstOrFail();
-        expect(fn() => $entry->update(['note' => 'rewritten']))
+        expect(fn () => $entry->update(['note' => 'rewritten']))
             ->toThrow(LogicException::class)
-            ->and(fn() => $entry->delete())
+            ->and(fn () => $entry->delete())
             ->toThrow(LogicException::class);
     });
-    expect(fn() => DB::table('log_entries')->update(['note' => 'rewritten']))->toThrow(
+    expect(fn () => DB::table('log_entries')->update(['note' => 'rewritten']))->toThrow(
         Illuminate\Database\QueryException::class,
         'append-only',
     );
-    expect(fn() => DB::table('log_entries')->delete())->toThrow(Illuminate\Database\QueryException::class, 'append-only');
+    expect(fn () => DB::table('log_entries')->delete())->toThrow(Illuminate\Database\QueryException::class, 'append-only');
 });
 
 it('asks no more of the database for more jars', function () {
@@ -385,7 +383,7 @@ it('keeps of a wish what the format knows, and refuses what it does not by its n
 it('says with the page who is signed in, and nothing in a name is read as part of the page', function () {
     $this->keeper->update(['name' => '</script><script>alert(1)</script>&"\'']);
     $page = $this->actingAs($this->keeper->refresh())
-        ->get('/h/' . $this->house->uid . '/bench')
+        ->get('/h/'.$this->house->uid.'/bench')
         ->assertOk();
     expect(preg_match_all('/<script[^>]*>/', (string) $page->getContent()))->toBe(2);
     preg_match('/<script type="application\/json" id="me">(.*?)<\/script>/s', (string) $page->getContent(), $m);

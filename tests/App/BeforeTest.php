@@ -29,7 +29,7 @@ it('puts an oil that was made before into its bottles at once, with a label', fu
         ->toStartWith('Entered as it is there. Two bottles of 100 mL of calendula oil')
         ->and($batch['plan']['method']['name'])
         ->toBe('a way that is not known');
-    $days = LogEntry::query()->withoutGlobalScopes()->pluck('happened_at')->map(fn($at) => $at->format('Y-m-d'));
+    $days = LogEntry::query()->withoutGlobalScopes()->pluck('happened_at')->map(fn ($at) => $at->format('Y-m-d'));
     expect($days->unique()->values()->all())->toBe(['2026-06-01']);
     $this->atHouse('GET', "/batches/{$batch['id']}/label")->assertOk();
     $this->atHouse('GET', '/shelf')->assertOk()->assertSee('Calendula');

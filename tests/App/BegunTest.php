@@ -15,7 +15,7 @@ it('puts a jar that stands already on the Shelf, with its days from then', funct
     expect((float) Lot::query()->withoutGlobalScopes()->value('left'))->toEqual(200.0);
     // Both lines happened then, and are told as written now.
     $lines = LogEntry::query()->withoutGlobalScopes()->orderBy('id')->get();
-    expect($lines->map(fn(LogEntry $line) => $line->happened_at->format('Y-m-d H:i'))->all())
+    expect($lines->map(fn (LogEntry $line) => $line->happened_at->format('Y-m-d H:i'))->all())
         ->toBe(['2026-11-03 00:00', '2026-11-03 00:00'])
         ->and($lines[0]->recorded_at->format('Y-m-d'))
         ->toBe('2026-11-24');

@@ -7,7 +7,7 @@ function pdfText(string $bytes): string
 {
     $file = tempnam(sys_get_temp_dir(), 'card');
     file_put_contents($file, $bytes);
-    $text = (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' -');
+    $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
     unlink($file);
 
     return (string) preg_replace('/\s+/', ' ', $text);
@@ -176,7 +176,7 @@ it('prints the card of a batch as it was planned', function () {
 
 it('keeps the card on one page for the longest plan there is', function () {
     $wish = [
-        'herbs' => array_map(fn(string $id) => ['id' => $id], ['calendula', 'self-heal', 'yarrow', 'sage', 'thyme', 'oregano']),
+        'herbs' => array_map(fn (string $id) => ['id' => $id], ['calendula', 'self-heal', 'yarrow', 'sage', 'thyme', 'oregano']),
         'oils' => ['olive', 'sunflower', 'sesame', 'jojoba', 'castor', 'hazelnut'],
         'method' => 'slow-cooker',
         'purpose' => 'salve',
@@ -190,7 +190,7 @@ it('keeps the card on one page for the longest plan there is', function () {
             ->assertOk()
             ->getContent(),
     );
-    expect((string) shell_exec('pdfinfo ' . escapeshellarg($file)))->toMatch('/Pages:\s+1\b/');
+    expect((string) shell_exec('pdfinfo '.escapeshellarg($file)))->toMatch('/Pages:\s+1\b/');
     unlink($file);
 });
 

@@ -44,7 +44,7 @@ function begunCream(string $boil, array $more = []): Illuminate\Testing\TestResp
     return test()->atHouse('POST', '/makings', ['wish' => creamOf($boil, $more), 'acknowledged' => ['water-in-it', 'decoction-in-it']]);
 }
 
-beforeEach(fn() => Carbon::setTestNow('2026-11-24T09:00:00Z'));
+beforeEach(fn () => Carbon::setTestNow('2026-11-24T09:00:00Z'));
 
 it('plans a cream with a decoction of the house: its plant is named, minded and on the label', function () {
     $boil = decocted();
@@ -74,7 +74,7 @@ it('plans a cream with a decoction of the house: its plant is named, minded and 
 
 it('refuses what is not there, not strained, gone, past its day, or over before the cream is made; each with a way out', function () {
     $boil = decocted();
-    $fault = fn(array $wish): array => plannedCream($wish, 422)->json('faults.0');
+    $fault = fn (array $wish): array => plannedCream($wish, 422)->json('faults.0');
     expect($fault(creamOf('01NOBODY')))
         ->toMatchArray(['field' => 'others.0.boil', 'reason' => 'unknown'])
         ->and($fault(['others' => [['boil' => $boil, 'id' => 'water']]] + creamOf($boil))['field'])
@@ -109,7 +109,7 @@ it('refuses what is not there, not strained, gone, past its day, or over before 
 
 it('takes it out of its pot with the cream, follows what was weighed, and gives it back', function () {
     $boil = decocted();
-    $left = fn() => (float) Boil::query()->where('uid', $boil)->value('left');
+    $left = fn () => (float) Boil::query()->where('uid', $boil)->value('left');
     $made = begunCream($boil)->assertOk()->json();
     $planned = collect($made['pot'])->firstWhere('id', "boil.{$boil}")['grams'];
     expect($left())
@@ -123,7 +123,7 @@ it('takes it out of its pot with the cream, follows what was weighed, and gives 
     $line = $this->atHouse('GET', "/boils/{$boil}")->json('entries.0');
     expect($line['title'])->toContain($made['code'])->and($line['can_undo'])->toBeFalse();
     $this->atHouse('POST', "/boils/{$boil}/undo", ['entry' => $line['id']])->assertStatus(422);
-    $weigh = fn(string $amount) => $this->atHouse('POST', "/makings/{$made['id']}/weigh", ['part' => "boil.{$boil}", 'amount' => $amount]);
+    $weigh = fn (string $amount) => $this->atHouse('POST', "/makings/{$made['id']}/weigh", ['part' => "boil.{$boil}", 'amount' => $amount]);
     $weighed = $weigh('300 g')->assertOk()->json();
     expect($left())
         ->toEqualWithDelta(100, 0.01)
@@ -144,8 +144,8 @@ it('takes it out of its pot with the cream, follows what was weighed, and gives 
 it('is not weighed or poured once the decoction is past its day, unless it went in before', function () {
     $boil = decocted();
     [$in, $out] = [begunCream($boil, ['total' => '150 g'])->json('id'), begunCream($boil, ['total' => '150 g'])->json('id')];
-    $weigh = fn(string $id) => $this->atHouse('POST', "/makings/{$id}/weigh", ['part' => "boil.{$boil}"]);
-    $pour = fn(string $id) => $this->atHouse('POST', "/makings/{$id}/pour", ['tins' => [['ml' => 50, 'count' => 2]], 'where' => '']);
+    $weigh = fn (string $id) => $this->atHouse('POST', "/makings/{$id}/weigh", ['part' => "boil.{$boil}"]);
+    $pour = fn (string $id) => $this->atHouse('POST', "/makings/{$id}/pour", ['tins' => [['ml' => 50, 'count' => 2]], 'where' => '']);
     $weigh($in)->assertOk();
     Carbon::setTestNow('2026-11-28T09:00:00Z');
     $weigh($out)->assertStatus(422)->assertJsonPath('faults.0.reason', 'past');

@@ -27,7 +27,7 @@ function pot(string $id, string $do, array $with = [], int $status = 200): Illum
         ->assertStatus($status);
 }
 
-beforeEach(fn() => Carbon::setTestNow('2026-11-24T09:00:00Z'));
+beforeEach(fn () => Carbon::setTestNow('2026-11-24T09:00:00Z'));
 
 it('begins a pot from its plan, with a code, a logbook and its level to scale', function () {
     $pot = $this->atHouse('POST', '/boils', cleansing())->assertOk();
@@ -54,7 +54,7 @@ it('begins a pot from its plan, with a code, a logbook and its level to scale', 
 
 it('is begun when what is to be read of its herbs was read', function () {
     $comfrey = ['what' => 'decoction', 'herbs' => ['comfrey-leaf'], 'want' => '400 mL'];
-    $must = array_values(array_filter($this->atHouse('POST', '/boil', $comfrey)->json('notes'), fn(array $note) => $note['must_read']));
+    $must = array_values(array_filter($this->atHouse('POST', '/boil', $comfrey)->json('notes'), fn (array $note) => $note['must_read']));
     expect(array_column($must, 'id'))->toContain('pyrrolizidine');
     $this->atHouse('POST', '/boils', $comfrey)->assertStatus(422)->assertJsonPath('faults.0.reason', 'unread');
     $this->atHouse('POST', '/boils', $comfrey + ['acknowledged' => array_column($must, 'id')])->assertOk();
@@ -109,8 +109,7 @@ it('refuses what cannot be at a pot, and keeps what was there', function () {
             ['oil' => null, 'width' => null, 'height' => null],
             ['carrier' => 'engine'],
             ['purpose' => 'kitchen', 'stage' => 'cook'],
-        ]
-        as $wrong
+        ] as $wrong
     ) {
         $this->atHouse('POST', '/boils', cleansing($wrong))->assertStatus(422);
     }
@@ -121,8 +120,7 @@ it('refuses what cannot be at a pot, and keeps what was there', function () {
             ['what' => 'glycerin', 'herbs' => ['foxglove'], 'total' => '100 g'],
             cleansing(['stage' => 'cook', 'paste_herbs' => ['foxglove']]),
             cleansing(['stage' => 'cook', 'herbs' => ['foxglove']]),
-        ]
-        as $deadly
+        ] as $deadly
     ) {
         $this->atHouse('POST', '/boils', $deadly)->assertStatus(422)->assertJsonPath('faults.0.reason', 'never_so');
     }
@@ -161,7 +159,7 @@ it('is strained when four signs agree, and not before unless it is said', functi
     pot($id, 'strain', ['amount' => '5 L'], 422)->assertJsonPath('faults.0.field', 'amount');
     $made = pot($id, 'strain', ['amount' => '900 mL', 'where' => 'the larder']);
     // It is an oil of the house from then on, in its bottles.
-    $batch = $this->atHouse('GET', '/batches/' . $made->json('made.batch'))
+    $batch = $this->atHouse('GET', '/batches/'.$made->json('made.batch'))
         ->assertOk()
         ->json();
     expect($made->json('stage'))
@@ -259,8 +257,8 @@ it('says when the water is gone by the warmth', function () {
 
 it('never changes a line of a pot’s logbook', function () {
     $this->atHouse('POST', '/boils', cleansing())->assertOk();
-    expect(fn() => DB::table('boil_entries')->update(['by' => 'nobody']))->toThrow(Illuminate\Database\QueryException::class);
-    expect(fn() => DB::table('boil_entries')->delete())->toThrow(Illuminate\Database\QueryException::class);
+    expect(fn () => DB::table('boil_entries')->update(['by' => 'nobody']))->toThrow(Illuminate\Database\QueryException::class);
+    expect(fn () => DB::table('boil_entries')->delete())->toThrow(Illuminate\Database\QueryException::class);
 });
 
 it('is a pot of its own house only', function () {
@@ -272,10 +270,10 @@ it('is a pot of its own house only', function () {
 
 it('stands in the days to come with somebody at home, and in the calendar, and goes round who is away', function () {
     $id = $this->atHouse('POST', '/boils', cleansing(['rate' => '400 mL']))->json('id');
-    $sessions = fn(): array => array_values(
+    $sessions = fn (): array => array_values(
         array_filter(
             array_merge(...array_column($this->atHouse('GET', '/diary')->assertOk()->json('days'), 'sessions')),
-            fn(array $each) => $each['boil'] !== null,
+            fn (array $each) => $each['boil'] !== null,
         ),
     );
     // Not begun yet, nobody is asked to be at home for it.
@@ -315,13 +313,12 @@ it('goes out with the house and comes in again with every line, once', function 
 
     foreach (
         [
-            fn(array $file) => array_replace_recursive($file, ['boils' => [['plan' => ['kind' => 'soup']]]]),
-            fn(array $file) => array_replace_recursive($file, ['boils' => [['plan' => ['rate' => ['value' => 0]]]]]),
-            fn(array $file) => array_replace_recursive($file, ['boils' => [['log' => [2 => ['data' => ['ml' => 'much']]]]]]),
-            fn(array $file) => array_replace_recursive($file, ['boils' => [['wish' => ['colour' => 'red']]]]),
-            fn(array $file) => array_replace_recursive($file, ['boils' => [['id' => '01kz000000000000000000000x']]]),
-        ]
-        as $spoil
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['plan' => ['kind' => 'soup']]]]),
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['plan' => ['rate' => ['value' => 0]]]]]),
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['log' => [2 => ['data' => ['ml' => 'much']]]]]]),
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['wish' => ['colour' => 'red']]]]),
+            fn (array $file) => array_replace_recursive($file, ['boils' => [['id' => '01kz000000000000000000000x']]]),
+        ] as $spoil
     ) {
         $this->atHouse('POST', '/import', $spoil($out))->assertStatus(422);
     }

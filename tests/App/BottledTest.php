@@ -2,11 +2,11 @@
 
 use Illuminate\Support\Carbon;
 
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 it('uses, gives and throws away from a bottle, and knows what is left', function () {
     $path = bottledBatch();
-    $use = fn(array $body) => $this->atHouse('POST', "{$path}/use", $body);
+    $use = fn (array $body) => $this->atHouse('POST', "{$path}/use", $body);
     $use(['bottle' => 1, 'how' => 'used', 'amount' => '30 mL', 'to' => 'the hands'])
         ->assertOk()
         ->assertJsonPath('bottles.0.left', '70 mL')
@@ -32,7 +32,7 @@ it('uses, gives and throws away from a bottle, and knows what is left', function
     $use(['bottle' => 1, 'how' => 'used', 'to' => str_repeat('x', 161)])->assertStatus(422);
     expect($given['entries'][0]['title'])->toBe('Bottle 2: 100 mL given away, Torin');
     // A filling is not undone under what was used of it; the use itself is.
-    $bottled = collect($given['entries'])->first(fn($entry) => str_starts_with($entry['title'], 'Bottled'));
+    $bottled = collect($given['entries'])->first(fn ($entry) => str_starts_with($entry['title'], 'Bottled'));
     $this->atHouse('POST', "{$path}/undo", ['entry' => $bottled['id']])->assertStatus(422);
     $this->atHouse('POST', "{$path}/undo", ['entry' => $given['entries'][0]['id']])
         ->assertOk()
@@ -41,7 +41,7 @@ it('uses, gives and throws away from a bottle, and knows what is left', function
 
 it('asks for a smell after a week, then each quarter, then on the last day, and never of empty bottles', function () {
     $path = bottledBatch();
-    $due = fn() => collect($this->atHouse('GET', $path)->json('tasks'))->firstWhere('step', 'smell');
+    $due = fn () => collect($this->atHouse('GET', $path)->json('tasks'))->firstWhere('step', 'smell');
     $well = ['smell' => 'itself', 'look' => 'clear', 'lid' => 'quiet'];
     expect($due()['due_at'])->toStartWith('2026-12-01');
     Carbon::setTestNow('2026-12-01T12:00:00Z');
@@ -108,8 +108,8 @@ it('wants every question of a smell answered', function (array $answers, int $st
 
 it('reckons the best-before anew when anything about it changes', function () {
     $path = bottledBatch(['oils' => ['olive']]);
-    $day = fn() => $this->atHouse('GET', $path)->json('kept.best_before.value');
-    $keep = fn(array $as) => $this->atHouse('POST', "{$path}/keep", $as)
+    $day = fn () => $this->atHouse('GET', $path)->json('kept.best_before.value');
+    $keep = fn (array $as) => $this->atHouse('POST', "{$path}/keep", $as)
         ->assertOk()
         ->json('kept');
     expect($day())->toBe('2027-11-24');

@@ -6,14 +6,14 @@ use Illuminate\Support\Facades\DB;
 
 function icsOf(string ...$events): string
 {
-    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//test//EN\r\n" .
+    return "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//test//EN\r\n".
         implode(
             '',
             array_map(
-                fn(string $e) => "BEGIN:VEVENT\r\nUID:" . md5($e) . "\r\nDTSTAMP:20261101T000000Z\r\n{$e}\r\nEND:VEVENT\r\n",
+                fn (string $e) => "BEGIN:VEVENT\r\nUID:".md5($e)."\r\nDTSTAMP:20261101T000000Z\r\n{$e}\r\nEND:VEVENT\r\n",
                 $events,
             ),
-        ) .
+        ).
         "END:VCALENDAR\r\n";
 }
 
@@ -55,7 +55,7 @@ it('writes a calendar that another reads, by file and by a private address that 
     ]);
     $this->batch();
     $events = readByAnother($this->atHouse('GET', '/diary.ics')->assertOk()->getContent());
-    $warm = collect($events)->firstWhere(fn(array $e) => str_contains($e['UID'], "{$batch->uid}.warm_on"));
+    $warm = collect($events)->firstWhere(fn (array $e) => str_contains($e['UID'], "{$batch->uid}.warm_on"));
     expect($warm['DTSTART'])
         ->toBe('20261124T103000Z')
         ->and($warm['DTEND'])
@@ -77,12 +77,12 @@ it('writes a calendar that another reads, by file and by a private address that 
     $this->get($path)->assertNotFound();
     $this->atHouse('DELETE', '/diary/feed')->assertOk()->assertJsonPath('feed', false);
     $this->get(parse_url($second, PHP_URL_PATH))->assertNotFound();
-    $this->get('/feeds/' . str_repeat('a', 40) . '.ics')->assertNotFound();
+    $this->get('/feeds/'.str_repeat('a', 40).'.ics')->assertNotFound();
 });
 
 it('reads busy times, repeats, zones and the change of the clocks', function () {
     $ics = icsOf(
-        "SUMMARY:Choir\r\nDTSTART;TZID=Europe/London:20261020T190000\r\n" .
+        "SUMMARY:Choir\r\nDTSTART;TZID=Europe/London:20261020T190000\r\n".
             "DTEND;TZID=Europe/London:20261020T210000\r\nRRULE:FREQ=WEEKLY;COUNT=20",
         "SUMMARY:Free\r\nTRANSP:TRANSPARENT\r\nDTSTART:20261125T100000Z\r\nDTEND:20261125T120000Z",
         "SUMMARY:Off\r\nSTATUS:CANCELLED\r\nDTSTART:20261125T100000Z\r\nDTEND:20261125T120000Z",
@@ -93,12 +93,12 @@ it('reads busy times, repeats, zones and the change of the clocks', function () 
     $this->atHouse('POST', '/calendars', ['called' => 'mine', 'ics' => $ics])
         ->assertOk()
         ->assertJsonPath('calendars.0.called', 'mine');
-    $busy = app(CurrentHouse::class)->within($this->house, fn() => Absence::query()->orderBy('from_at')->get());
+    $busy = app(CurrentHouse::class)->within($this->house, fn () => Absence::query()->orderBy('from_at')->get());
     // Of twenty choirs, those from 24 November on: the clocks have gone back, and it is still at seven.
     expect(
         $busy
             ->where('called', 'Choir')
-            ->map(fn(Absence $a) => $a->from_at->copy()->setTimezone('Europe/London')->format('H:i'))
+            ->map(fn (Absence $a) => $a->from_at->copy()->setTimezone('Europe/London')->format('H:i'))
             ->unique()
             ->values()
             ->all(),
@@ -118,7 +118,7 @@ it('reads busy times, repeats, zones and the change of the clocks', function () 
         ->assertOk()
         ->json();
     expect(DB::table('absences')->count())->toBe(1);
-    $this->atHouse('DELETE', '/calendars/' . $page['calendars'][0]['id'])->assertOk();
+    $this->atHouse('DELETE', '/calendars/'.$page['calendars'][0]['id'])->assertOk();
     expect(DB::table('absences')->count())->toBe(0);
 });
 
@@ -129,10 +129,10 @@ function busyIn($test, string $ics): array
         ->atHouse('POST', '/calendars', ['called' => 'mine', 'ics' => $ics])
         ->assertOk()
         ->json();
-    $busy = app(CurrentHouse::class)->within($test->house, fn() => Absence::query()->orderBy('from_at')->get());
-    $at = fn($moment) => $moment->copy()->setTimezone('Europe/London')->format('Y-m-d H:i');
+    $busy = app(CurrentHouse::class)->within($test->house, fn () => Absence::query()->orderBy('from_at')->get());
+    $at = fn ($moment) => $moment->copy()->setTimezone('Europe/London')->format('Y-m-d H:i');
 
-    return [$busy->map(fn(Absence $a) => "{$a->called} {$at($a->from_at)} {$at($a->to_at)}")->all(), $page['notes']];
+    return [$busy->map(fn (Absence $a) => "{$a->called} {$at($a->from_at)} {$at($a->to_at)}")->all(), $page['notes']];
 }
 
 it('says which whole days it leaves out, and goes round those of several days', function () {
@@ -151,7 +151,7 @@ it('says which whole days it leaves out, and goes round those of several days', 
 });
 
 it('takes the times of a zone that nobody knows as the house’s own, and says so', function () {
-    $event = fn(string $zone) => icsOf(
+    $event = fn (string $zone) => icsOf(
         "SUMMARY:Choir\r\nDTSTART;TZID={$zone}:20260701T190000\r\nDTEND;TZID={$zone}:20260701T210000\r\nRRULE:FREQ=DAILY;COUNT=330",
     );
     [$busy, $notes] = busyIn($this, $event('Customized Time Zone'));
@@ -204,8 +204,8 @@ it('refuses a calendar that is none, damaged or endless', function (string $ics)
     'words' => ['hello'],
     'cut off' => ["BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nDTSTART:2026"],
     'a card' => ["BEGIN:VCARD\r\nVERSION:3.0\r\nFN:X\r\nEND:VCARD\r\n"],
-    'no day' => [fn() => icsOf('DTSTART:yesterday')],
-    'every second, for ever' => [fn() => icsOf("DTSTART:20261125T080000Z\r\nDTEND:20261125T080001Z\r\nRRULE:FREQ=SECONDLY")],
+    'no day' => [fn () => icsOf('DTSTART:yesterday')],
+    'every second, for ever' => [fn () => icsOf("DTSTART:20261125T080000Z\r\nDTEND:20261125T080001Z\r\nRRULE:FREQ=SECONDLY")],
     'a nul' => ["BEGIN:VCALENDAR\0\r\nEND:VCALENDAR\r\n"],
-    'never' => [fn() => icsOf("DTSTART:20261125T080000Z\r\nRRULE:FREQ=NEVER")],
+    'never' => [fn () => icsOf("DTSTART:20261125T080000Z\r\nRRULE:FREQ=NEVER")],
 ]);

@@ -4,7 +4,7 @@ use App\Actions\Stores\SaveLot;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 const BASIL = ['herb' => ['id' => 'basil', 'state' => 'fresh', 'amount' => '60 g'], 'oils' => ['olive'], 'purpose' => 'kitchen'];
 
@@ -39,7 +39,7 @@ it('starts it for four days in the cold once that is read, and holds to it', fun
     $this->atHouse('POST', "{$path}/keep", ['place' => 'cool-dark'])
         ->assertStatus(422)
         ->assertJsonPath('faults.0.reason', 'botulism');
-    $bottle = fn(array $more) => $this->atHouse(
+    $bottle = fn (array $more) => $this->atHouse(
         'POST',
         "{$path}/bottle",
         ['bottles' => [['size' => bottleSize(50), 'count' => 2]]] + $more,
@@ -113,7 +113,7 @@ it('has a plant of concern read before it is begun, and keeps the words that wer
 });
 
 it('keeps who read a caution later, and when', function () {
-    $path = '/batches/' . $this->batch(['herb' => ['id' => 'calendula'], 'oils' => ['olive']])->uid;
+    $path = '/batches/'.$this->batch(['herb' => ['id' => 'calendula'], 'oils' => ['olive']])->uid;
     $this->atHouse('POST', "{$path}/acknowledge", ['caution' => 'botulism'])->assertStatus(422);
     $page = $this->atHouse('POST', "{$path}/acknowledge", ['caution' => 'daisy-family'])
         ->assertOk()
@@ -137,7 +137,7 @@ it('starts no kitchen oil from a lot that is not food, and says which', function
 });
 
 it('turns no skin oil into food unless every part was food', function () {
-    $lot = fn(array $lot) => $this->atHouse('POST', '/lots', ['lot' => $lot])
+    $lot = fn (array $lot) => $this->atHouse('POST', '/lots', ['lot' => $lot])
         ->assertOk()
         ->json('lot.id');
     $unknown = bottledBatch(['herb' => ['id' => 'lemon-thyme'], 'oils' => ['olive']]);
@@ -167,7 +167,7 @@ it('turns no skin oil into food unless every part was food', function () {
 });
 
 it('turns none of it into food for one lot of two that was not', function () {
-    $lot = fn(array $lot) => $this->atHouse('POST', '/lots', ['lot' => $lot])
+    $lot = fn (array $lot) => $this->atHouse('POST', '/lots', ['lot' => $lot])
         ->assertOk()
         ->json('lot.id');
     $lot(['kind' => 'herb', 'material' => 'lemon-thyme', 'amount' => '500 g', 'food_grade' => 'yes']);
@@ -212,7 +212,7 @@ it('shows at the stove what belongs to the stove, each once', function () {
     // Of a jar that is not there, nobody would be warned: it is not passed over.
     $this->atHouse('GET', "/cautions?batches={$one},nosuch")->assertNotFound();
     $this->atHouse('GET', '/cautions?batches[]=x')->assertStatus(422);
-    $this->atHouse('GET', '/cautions?batches=' . implode(',', range(1, 25)))
+    $this->atHouse('GET', '/cautions?batches='.implode(',', range(1, 25)))
         ->assertStatus(422)
         ->assertJsonPath('faults.0.sentence', '“batches” may hold at most 24.');
 });
@@ -251,7 +251,7 @@ it('weighs the log of the batch itself: days, lots, looks, keeping', function ()
         $keep->add(['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '3 L', 'opened_on' => '2025-01-01']);
     });
     $path = bottledBatch([], '300 mL', [100 => 2], ['place' => 'warm', 'glass' => 'clear']);
-    $cause = fn(string $sign, string $id) => collect(
+    $cause = fn (string $sign, string $id) => collect(
         $this->atHouse('POST', "{$path}/faults", ['signs' => [$sign]])
             ->assertOk()
             ->json('causes'),

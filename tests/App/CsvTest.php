@@ -28,7 +28,7 @@ it('says what a file would do before it does it', function () {
 it('refuses a row with its reason, and takes the others', function () {
     $file = "kind,material,amount\nherb,calendula,250 g\nherb,calendula,lots\ndragon,scale,5\ncarrier,petrol,1 L\nherb,yarrow,20 g\n";
     $preview = csv($this, $file)->assertOk()->assertJsonPath('added', 2)->assertJsonPath('refused', 3);
-    $refused = array_values(array_filter($preview->json('rows'), fn(array $row) => $row['what'] === 'refused'));
+    $refused = array_values(array_filter($preview->json('rows'), fn (array $row) => $row['what'] === 'refused'));
     expect(array_column($refused, 'line'))
         ->toBe([3, 4, 5])
         ->and($refused[0]['says'])
@@ -50,7 +50,7 @@ it('reads what a spreadsheet saves', function (string $bytes, string $note) {
     'tabs' => ["kind\tcalled\tamount\nherb\tCrème de souci\t250 g\n", 'tabs'],
     'a byte order mark' => ["\xEF\xBB\xBFkind,called,amount\nherb,Crème de souci,250 g\n", ''],
     'Windows-1252' => [mb_convert_encoding("kind,called,amount\nherb,Crème de souci,250 g\n", 'Windows-1252', 'UTF-8'), 'Windows-1252'],
-    'UTF-16' => ["\xFF\xFE" . mb_convert_encoding("kind,called,amount\r\nherb,Crème de souci,250 g\r\n", 'UTF-16LE', 'UTF-8'), 'UTF-16'],
+    'UTF-16' => ["\xFF\xFE".mb_convert_encoding("kind,called,amount\r\nherb,Crème de souci,250 g\r\n", 'UTF-16LE', 'UTF-8'), 'UTF-16'],
     'Windows lines' => ["kind,called,amount\r\nherb,Crème de souci,250 g\r\n", ''],
     'old Macintosh lines' => ["kind,called,amount\rherb,Crème de souci,250 g\r", ''],
     'names in capitals and with spaces' => ["KIND, Called ,Amount,Best Before\nherb,Crème de souci,250 g,2028-01-01\n", ''],
@@ -62,7 +62,7 @@ it('reads what a spreadsheet saves', function (string $bytes, string $note) {
 it('counts lines as the file has them, with cells over several', function () {
     $file = "kind,called,amount,note\nherb,one,5 g,\"first\nsecond\nthird\"\nherb,two,lots,\nherb,\"th\"\"ree\",5 g,\"a, b\"\n";
     $rows = csv($this, $file)->assertOk()->json('rows');
-    expect(array_map(fn(array $row) => [$row['line'], $row['what'], $row['name']], $rows))->toBe([
+    expect(array_map(fn (array $row) => [$row['line'], $row['what'], $row['name']], $rows))->toBe([
         [2, 'added', 'one'],
         [5, 'refused', 'two'],
         [6, 'added', 'th"ree'],
@@ -70,7 +70,7 @@ it('counts lines as the file has them, with cells over several', function () {
 });
 
 it('refuses a file that is none', function (string $bytes, string $says) {
-    csv($this, $bytes)->assertStatus(422)->assertJsonPath('detail', fn(string $detail) => str_contains($detail, $says));
+    csv($this, $bytes)->assertStatus(422)->assertJsonPath('detail', fn (string $detail) => str_contains($detail, $says));
 })->with([
     'nothing' => ["\n\n", 'nothing in that file'],
     'no columns of ours' => ["name,weight\ncalendula,5\n", 'Found: name, weight'],
@@ -78,7 +78,7 @@ it('refuses a file that is none', function (string $bytes, string $says) {
     'no header' => ["herb,calendula,5 g\n", 'Wanted at least'],
     'a spreadsheet itself' => ["PK\x03\x04\x14\x00", 'not text'],
     'a picture' => ["\x89PNG\r\n\x1a\n\0\0\0", 'not text'],
-    'too many lines' => ["kind,called,amount\n" . str_repeat("herb,x,5 g\n", 5001), 'At most 5000'],
+    'too many lines' => ["kind,called,amount\n".str_repeat("herb,x,5 g\n", 5001), 'At most 5000'],
 ]);
 
 it('refuses what is not base64, and what is too much', function () {
@@ -114,8 +114,7 @@ it('goes out and comes in the same, and changes nothing by it', function () {
             ],
             ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '1 lb'],
             ['kind' => 'jar', 'material' => $this->jarOf(505)->uid, 'amount' => '12', 'low_at' => '3'],
-        ]
-        as $lot
+        ] as $lot
     ) {
         $this->atHouse('POST', '/lots', ['lot' => $lot])->assertOk();
     }
@@ -127,7 +126,7 @@ it('goes out and comes in the same, and changes nothing by it', function () {
         ->assertJsonPath('added', 0)
         ->assertJsonPath('refused', 0);
     // Into another house, without the ids, it adds the same.
-    $lines = array_map(fn(string $line) => $line, explode("\n", $out));
+    $lines = array_map(fn (string $line) => $line, explode("\n", $out));
     expect($lines[0])->toStartWith('id,kind,material,called');
 });
 
@@ -139,7 +138,7 @@ it('changes by its id, and counts what the file says is left', function () {
     $this->atHouse('GET', "/lots/{$id}")
         ->assertJsonPath('lot.left_text', '400 mL')
         ->assertJsonPath('lot.price_text', '9.00');
-    $wrong = csv($this, "id,kind,material,amount,left\n{$id},carrier,olive,1 L,some\n" . "01ARZ3NDEKTSV4RRFFQ69G5FAV,carrier,olive,1 L,\n")
+    $wrong = csv($this, "id,kind,material,amount,left\n{$id},carrier,olive,1 L,some\n"."01ARZ3NDEKTSV4RRFFQ69G5FAV,carrier,olive,1 L,\n")
         ->assertOk()
         ->assertJsonPath('refused', 2)
         ->json('rows');
@@ -186,7 +185,7 @@ it('reads or refuses any file, seeded', function () {
         '-5',
     ];
     for ($i = 0; $i < 60; $i++) {
-        $bytes = "kind,called,amount\n" . implode('', array_map(fn() => $bits[mt_rand(0, count($bits) - 1)], range(1, mt_rand(1, 30))));
+        $bytes = "kind,called,amount\n".implode('', array_map(fn () => $bits[mt_rand(0, count($bits) - 1)], range(1, mt_rand(1, 30))));
         expect(csv($this, $bytes)->getStatusCode())->toBeIn([200, 422]);
     }
 });
@@ -196,7 +195,7 @@ function csvSays($test, string $bytes, bool $do = false): array
 {
     $rows = csv($test, $bytes, $do)->assertOk()->json('rows');
 
-    return array_combine(array_column($rows, 'line'), array_map(fn(array $row) => trim($row['what'] . ': ' . $row['says']), $rows));
+    return array_combine(array_column($rows, 'line'), array_map(fn (array $row) => trim($row['what'].': '.$row['says']), $rows));
 }
 
 it('leaves alone what a file has no column for', function () {
@@ -217,7 +216,7 @@ it('leaves alone what a file has no column for', function () {
         ->assertJsonPath('fields.best_before', '2027-04-01')
         ->assertJsonPath('fields.note', 'the good one')
         ->assertJsonPath('fields.price', '8')
-        ->assertJsonPath('fields.allergens', fn(string $allergens) => str_contains($allergens, 'packed beside soya'));
+        ->assertJsonPath('fields.allergens', fn (string $allergens) => str_contains($allergens, 'packed beside soya'));
     // An empty cell of a column that is there takes it away.
     csv($this, "id,kind,material,amount,note\n{$id},carrier,hazelnut,500 mL,\n", true)->assertJsonPath('changed', 1);
     $this->atHouse('GET', "/lots/{$id}")
@@ -304,8 +303,8 @@ it('tells what is there already', function () {
 });
 
 it('reads days as a spreadsheet writes them, told by those that are one only', function (string $days, array $says, string $note) {
-    $lines = array_map(fn(string $day) => "wax,beeswax,20 g,{$day}", explode(' ', $days));
-    $preview = csv($this, "kind,material,amount,got_on\n" . implode("\n", $lines) . "\n", true);
+    $lines = array_map(fn (string $day) => "wax,beeswax,20 g,{$day}", explode(' ', $days));
+    $preview = csv($this, "kind,material,amount,got_on\n".implode("\n", $lines)."\n", true);
     expect(array_column($preview->json('rows'), 'what'))->toBe($says)->and(implode(' ', $preview->json('notes')))->toContain($note);
 })->with([
     // 3 April in both; were it 4 March, the first would still be read.
@@ -345,6 +344,6 @@ it('reads the names that people give their columns, and says so', function () {
     expect(implode(' ', $preview->json('notes')))
         ->toContain('“type” is read as kind, “name” is read as called')
         ->toContain('“use by” is read as best_before,')
-        ->and($this->atHouse('GET', '/lots/' . $this->atHouse('GET', '/stores')->json('lots.0.id'))->json('fields'))
+        ->and($this->atHouse('GET', '/lots/'.$this->atHouse('GET', '/stores')->json('lots.0.id'))->json('fields'))
         ->toMatchArray(['kind' => 'carrier', 'material' => 'olive', 'best_before' => '2027-12-31', 'price' => '9.5']);
 });

@@ -44,7 +44,7 @@ it('leaves a demo that somebody has written in', function () {
     Artisan::call('kettle:demo');
     $house = SkerryHouse::find();
     Carbon::setTestNow(Carbon::now()->addDays(2));
-    app(CurrentHouse::class)->within($house, fn() => app(App\Actions\Batches\AddNote::class)(Batch::query()->firstOrFail(), 'mine', null));
+    app(CurrentHouse::class)->within($house, fn () => app(App\Actions\Batches\AddNote::class)(Batch::query()->firstOrFail(), 'mine', null));
     Artisan::call('kettle:demo');
     expect(SkerryHouse::find()->uid)->toBe($house->uid);
 });
@@ -88,7 +88,7 @@ it('keeps no sentence of its own in the database: only codes, numbers, and what 
     ];
     // The verdict “as expected” is a code with a space in it.
     $theirs =
-        '/(^|\.)(called|jar|cooker|cooker_name|setting|name|it|typed|to|where|confirmed|inci|fragrance|latin|allergens|' .
+        '/(^|\.)(called|jar|cooker|cooker_name|setting|name|it|typed|to|where|confirmed|inci|fragrance|latin|allergens|'.
         'uptake_key|verdict)\b[^:]*: /';
     $found = [];
     $seen = 0;
@@ -110,6 +110,6 @@ it('keeps no sentence of its own in the database: only codes, numbers, and what 
         ->toBe([])
         ->and($seen)
         ->toBeGreaterThan(300)
-        ->and($versions->every(fn(string $says) => str_starts_with($says, '{"say":"recipe.makes"')))
+        ->and($versions->every(fn (string $says) => str_starts_with($says, '{"say":"recipe.makes"')))
         ->toBeTrue();
 });

@@ -4,9 +4,9 @@ use App\Devices\SimulatedScale;
 
 it('swings when something is put on it, and comes to rest at the same gram', function () {
     $scale = new SimulatedScale();
-    $shown = fn(float $since) => $scale->reads(412, 0, $since, 412);
+    $shown = fn (float $since) => $scale->reads(412, 0, $since, 412);
     expect($shown(0.1)['stable'])->toBeFalse()->and($shown(2.0))->toBe($shown(60.0))->and($shown(2.0)['grams'])->toBe(413.0);
-    $swings = array_map(fn(int $tenth) => abs($shown($tenth / 10)['grams'] - 413), range(1, 19));
+    $swings = array_map(fn (int $tenth) => abs($shown($tenth / 10)['grams'] - 413), range(1, 19));
     expect(max($swings))->toBeGreaterThan(2)->and(max(array_slice($swings, 15)))->toBeLessThan(max($swings));
 });
 

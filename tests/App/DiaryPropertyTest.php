@@ -11,7 +11,7 @@ use Kettle\Time\Interval;
 use Kettle\Vessel\Packing;
 use Kettle\Vessel\WaterBath;
 
-require_once __DIR__ . '/../Pots.php';
+require_once __DIR__.'/../Pots.php';
 
 /**
  * What is wrong with the diary as the database has it, asked without the diary's own code.
@@ -28,14 +28,13 @@ function wrongInTheDiary(Tests\AppCase $test): array
             Batch::query()
                 ->whereIn('stage', [Stage::Planned, Stage::Steeping])
                 ->whereNotNull('diary')
-                ->get()
-            as $batch
+                ->get() as $batch
         ) {
             $slots = $batch->diary->slots;
             $cooker = Cooker::withTrashed()->where('uid', $batch->diary->cooker)->first();
             foreach ($slots as $slot) {
                 [$from, $to] = [app(KitchenFactory::class)->local($slot->from), app(KitchenFactory::class)->local($slot->to)];
-                $by = array_filter($availability->on($from), fn(Interval $while) => $from >= $while->from && $to <= $while->to);
+                $by = array_filter($availability->on($from), fn (Interval $while) => $from >= $while->from && $to <= $while->to);
                 $by === [] && ($wrong[] = "{$batch->code} is warm from {$from->format('d H:i')} with nobody by");
                 $runs[$batch->diary->cooker][] = [
                     'batch' => $batch,
@@ -56,7 +55,7 @@ function wrongInTheDiary(Tests\AppCase $test): array
                 $on !== null &&
                 abs($on->due_at->getTimestamp() - $slots[0]->from->getTimestamp()) > 60 &&
                 ($wrong[] =
-                    "{$batch->code}: its task is not where its keeping is: " .
+                    "{$batch->code}: its task is not where its keeping is: ".
                     json_encode([
                         $on->key,
                         $on->due_at,
@@ -70,11 +69,11 @@ function wrongInTheDiary(Tests\AppCase $test): array
         foreach ($runs as $uid => $slots) {
             $cooker = Cooker::withTrashed()->where('uid', $uid)->firstOrFail()->core();
             foreach ($slots as $one) {
-                $with = array_filter($slots, fn(array $other) => $other['from'] < $one['to'] && $one['from'] < $other['to']);
+                $with = array_filter($slots, fn (array $other) => $other['from'] < $one['to'] && $one['from'] < $other['to']);
                 count(array_unique(array_column($with, 'target'))) > 1 &&
                     ($wrong[] = "{$one['batch']->code} shares its water with another warmth");
                 $widths = array_merge(
-                    ...array_map(fn(array $each) => array_fill(0, (int) $each['count'], (float) $each['width']), array_values($with)),
+                    ...array_map(fn (array $each) => array_fill(0, (int) $each['count'], (float) $each['width']), array_values($with)),
                 );
                 Packing::place($cooker, $widths) === null && ($wrong[] = "{$uid} holds too many at {$one['from']->format('d H:i')}");
             }
@@ -86,7 +85,7 @@ function wrongInTheDiary(Tests\AppCase $test): array
 
 it('holds whatever is done to the house, in any order', function (int $seed) {
     mt_srand($seed);
-    $pick = fn(array $from) => $from[mt_rand(0, count($from) - 1)];
+    $pick = fn (array $from) => $from[mt_rand(0, count($from) - 1)];
     $herbs = ['self-heal', 'calendula', 'marshmallow-root', 'yarrow'];
     $batches = [];
     $absences = [];
@@ -109,16 +108,15 @@ it('holds whatever is done to the house, in any order', function (int $seed) {
                 'from' => Carbon::now()
                     ->addDays($day = mt_rand(0, 8))
                     ->format('Y-m-d'),
-                'to' =>
-                    Carbon::now()
-                        ->addDays($day + mt_rand(0, 3))
-                        ->format('Y-m-d') . $pick(['', 'T15:30']),
+                'to' => Carbon::now()
+                    ->addDays($day + mt_rand(0, 3))
+                    ->format('Y-m-d').$pick(['', 'T15:30']),
             ])->json('absences.0.id')),
-            $what === 'home' => $absences !== [] && $this->atHouse('DELETE', '/absences/' . array_pop($absences)),
+            $what === 'home' => $absences !== [] && $this->atHouse('DELETE', '/absences/'.array_pop($absences)),
             $what === 'later' => $this->atHouse('POST', "/batches/{$batch}/tasks", [
                 'task' => 'next_warm_on',
                 'outcome' => 'later',
-                'until' => Carbon::now()->addDays(mt_rand(0, 6))->format('Y-m-d') . 'T' . $pick(['08:00', '13:30', '20:00']),
+                'until' => Carbon::now()->addDays(mt_rand(0, 6))->format('Y-m-d').'T'.$pick(['08:00', '13:30', '20:00']),
             ]),
             $what === 'cooker' => $this->atHouse('POST', '/cookers', [
                 'called' => "another {$step}",
@@ -130,7 +128,7 @@ it('holds whatever is done to the house, in any order', function (int $seed) {
             ])->assertOk(),
             $what === 'cooker_off' => $this->atHouse(
                 'DELETE',
-                '/cookers/' . $pick($this->atHouse('GET', '/stove')->json('cookers'))['id'] ?? 'x',
+                '/cookers/'.$pick($this->atHouse('GET', '/stove')->json('cookers'))['id'] ?? 'x',
             ),
             $what === 'wait' => Carbon::setTestNow(Carbon::now()->addMinutes(mt_rand(30, 900))),
             default => $this->atHouse('POST', "/batches/{$batch}/tasks", [
@@ -155,7 +153,7 @@ it('asks the database no oftener for each batch it places', function () {
     $queries = function (): int {
         Illuminate\Support\Facades\DB::enableQueryLog();
         Illuminate\Support\Facades\DB::flushQueryLog();
-        app(CurrentHouse::class)->within($this->house, fn() => app(App\Actions\Stove\PlanDiary::class)());
+        app(CurrentHouse::class)->within($this->house, fn () => app(App\Actions\Stove\PlanDiary::class)());
 
         return count(Illuminate\Support\Facades\DB::getQueryLog());
     };
@@ -188,7 +186,7 @@ it('takes the readings of a log in any pieces and order, doubled as often, to th
         shuffle($piece);
         $taken += sent($this, $key, $piece)->assertOk()->json('taken');
     }
-    $whole = Kettle\Warmth\WarmHours::over(array_map(fn(array $r) => [$r['at'], $r['c']], $log), Kettle\Warmth\Band::about(49, 60));
+    $whole = Kettle\Warmth\WarmHours::over(array_map(fn (array $r) => [$r['at'], $r['c']], $log), Kettle\Warmth\Band::about(49, 60));
     $kept = App\Models\StoveProbe::query()->firstOrFail()->gathered;
     expect($taken)
         ->toBe(count($log))

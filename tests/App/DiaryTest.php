@@ -10,9 +10,9 @@ use Tests\AppCase;
 /** @return list<string> where the diary keeps a batch warm: "24 17:00-22:30" */
 function keptWarm(AppCase $test, Batch $batch): array
 {
-    $diary = app(CurrentHouse::class)->within($test->house, fn() => Batch::query()->whereKey($batch->id)->firstOrFail()->diary);
+    $diary = app(CurrentHouse::class)->within($test->house, fn () => Batch::query()->whereKey($batch->id)->firstOrFail()->diary);
 
-    return array_map(fn(Interval $slot) => $slot->from->format('d H:i') . '-' . $slot->to->format('H:i'), $diary->slots ?? []);
+    return array_map(fn (Interval $slot) => $slot->from->format('d H:i').'-'.$slot->to->format('H:i'), $diary->slots ?? []);
 }
 
 it('places two jars of one warmth in one cooker, and moves them when somebody is away', function () {
@@ -34,7 +34,7 @@ it('places two jars of one warmth in one cooker, and moves them when somebody is
         ->and($page['days'][2]['sessions'][0]['herbs'])
         ->toContain('calendula');
     $this->atHouse('POST', '/diary/seen')->assertOk()->assertJsonCount(0, 'moves');
-    $this->atHouse('DELETE', '/absences/' . $page['absences'][0]['id'])->assertOk();
+    $this->atHouse('DELETE', '/absences/'.$page['absences'][0]['id'])->assertOk();
     expect(keptWarm($this, $first))
         ->toBe(['24 10:30-19:23'])
         ->and(DiaryMove::query()->withoutGlobalScopes()->count())
@@ -78,7 +78,7 @@ it('moves one and replans the rest', function () {
 it('goes by the hours somebody is at home', function () {
     $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
     $house = $this->atHouse('GET', '')->json();
-    $edit = fn(array $home) => $this->atHouse('PATCH', '', [
+    $edit = fn (array $home) => $this->atHouse('PATCH', '', [
         'version' => $this->house->refresh()->version,
         'home' => $home,
         ...array_intersect_key($house, array_flip(['name', 'time_zone', 'measures', 'wake', 'bed', 'drops_per_ml'])),
@@ -118,7 +118,7 @@ it('moistens with spirit first, and fills when it has stood', function () {
         ['method' => 'slow-cooker', 'spirit' => 'yes', 'herb' => ['id' => 'marshmallow-root', 'form' => 'powder']],
         ['spirit'],
     );
-    $open = fn() => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))
+    $open = fn () => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))
         ->where('open', true)
         ->pluck('key')
         ->all();
@@ -142,7 +142,7 @@ it('moves what is not warm at once when somebody is away, and says what cannot w
     $this->atHouse('POST', "/batches/{$basil->uid}/strain", ['amount' => '100 mL', 'way' => 'drained'])->assertOk();
     $jar = $this->batch();
     $this->fill($jar);
-    $due = fn($batch, string $step) => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->firstWhere('step', $step)[
+    $due = fn ($batch, string $step) => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->firstWhere('step', $step)[
         'due_at'
     ];
     expect($due($basil, 'use_up'))->toBe('2026-11-28T10:00:00+00:00')->and($due($jar, 'shake'))->toBe('2026-11-25T09:00:00+00:00');
@@ -157,7 +157,7 @@ it('moves what is not warm at once when somebody is away, and says what cannot w
         ->and(collect($page['troubles'])->firstWhere('batch', $basil->uid)['says'])
         ->toContain('nobody is at home then')
         ->toContain('Tue 24 Nov, 21:30');
-    $this->atHouse('DELETE', '/absences/' . $page['absences'][0]['id'])->assertOk();
+    $this->atHouse('DELETE', '/absences/'.$page['absences'][0]['id'])->assertOk();
     expect($due($basil, 'use_up'))->toBe('2026-11-28T10:00:00+00:00')->and($due($jar, 'shake'))->toBe('2026-11-25T09:00:00+00:00');
 });
 
@@ -165,7 +165,7 @@ it('says to throw away what stood warm too long, before all else, and takes noth
     $cold = AppCase::BASIL_KEPT_COLD;
     $basil = $this->batch($cold, ['four-days']);
     $this->fill($basil);
-    $today = fn() => $this->atHouse('GET', '/today')->assertOk()->json();
+    $today = fn () => $this->atHouse('GET', '/today')->assertOk()->json();
     expect($today()['throw_away'])->toBe([]);
     // Four hours from the oil to the refrigerator, FDA Food Code 2022, from memory.
     Illuminate\Support\Carbon::setTestNow('2026-11-24T14:00:01Z');
@@ -174,7 +174,7 @@ it('says to throw away what stood warm too long, before all else, and takes noth
         ->toBe(['Throw the basil away'])
         ->and($late['headline'])
         ->toContain('Throw one jar away')
-        ->and(collect($late['places'])->flatMap(fn(array $place) => array_column($place['tasks'], 'batch'))->all())
+        ->and(collect($late['places'])->flatMap(fn (array $place) => array_column($place['tasks'], 'batch'))->all())
         ->not->toContain($basil->uid);
     $path = "/batches/{$basil->uid}";
     $this->atHouse('POST', "{$path}/strain", ['amount' => '200 mL'])

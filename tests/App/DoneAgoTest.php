@@ -11,8 +11,8 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\AppCase;
 
-require_once dirname(__DIR__) . '/Begun.php';
-require_once dirname(__DIR__) . '/Pots.php';
+require_once dirname(__DIR__).'/Begun.php';
+require_once dirname(__DIR__).'/Pots.php';
 
 /** Written down now, of what was done so many seconds ago. */
 function doneAgo(
@@ -61,7 +61,7 @@ it('is taken of what was done, and refused of everything else that is written', 
     $refused = 0;
     foreach (Route::getRoutes() as $route) {
         foreach (array_diff($route->methods(), ['GET', 'HEAD', 'OPTIONS']) as $verb) {
-            if (!str_starts_with($route->uri(), 'api/') || str_contains($route->uri(), '{any}')) {
+            if (! str_starts_with($route->uri(), 'api/') || str_contains($route->uri(), '{any}')) {
                 continue;
             }
             $inHouse = Str::after($route->uri(), 'api/houses/{house}/');
@@ -75,7 +75,7 @@ it('is taken of what was done, and refused of everything else that is written', 
             $path = preg_replace('/\{\w+\}/', 'x', str_replace('{house}', $this->house->uid, $route->uri()));
             $answer = $this->actingAs($this->keeper)
                 ->withHeaders(['Idempotency-Key' => Str::random(20), 'Done-Ago' => '60'])
-                ->json($verb, '/' . $path);
+                ->json($verb, '/'.$path);
             // Who asks at the door too often is told that first.
             if ($answer->status() !== 429) {
                 $answer
@@ -161,7 +161,7 @@ it('strains by the hour it was strained in, and moves no deadline', function () 
         ->assertJsonPath('faults.0.reason', 'warm_too_long');
     doneAgo(1800, "/batches/{$late->uid}/strain", $strained, 422)->assertJsonPath('faults.0.reason', 'warm_too_long');
     doneAgo(2 * 3600, "/batches/{$inTime->uid}/strain", $strained);
-    $inTime = app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn() => $inTime->refresh());
+    $inTime = app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => $inTime->refresh());
     expect($inTime->strained_at->toIso8601ZuluString())
         ->toBe('2026-11-24T13:00:00Z')
         // Four days from the filling, as it was.

@@ -50,7 +50,7 @@ it('says what is wrong with an account', function (array $bad, string $field) {
 
 it('tires of guesses', function () {
     for ($i = 0; $i < 10; $i++) {
-        $this->postJson('/api/session', ['email' => 'una@example.org', 'password' => 'guess ' . $i])->assertStatus(422);
+        $this->postJson('/api/session', ['email' => 'una@example.org', 'password' => 'guess '.$i])->assertStatus(422);
     }
     $this->postJson('/api/session', ['email' => 'una@example.org', 'password' => 'guess'])
         ->assertStatus(429)
@@ -93,10 +93,10 @@ it('lets somebody in by an invitation, once, in the part it was made for', funct
 
 it('withdraws an invitation', function () {
     $made = $this->atHouse('POST', '/invitations', ['role' => 'helper'])->json();
-    $this->atHouse('DELETE', '/invitations/' . $made['id'])
+    $this->atHouse('DELETE', '/invitations/'.$made['id'])
         ->assertOk()
         ->assertJsonPath('invitations', []);
-    $this->getJson('/api/invitations/' . basename($made['link']))->assertNotFound();
+    $this->getJson('/api/invitations/'.basename($made['link']))->assertNotFound();
 });
 
 it('gives a new password by a keeper’s link, once, within a day', function () {
@@ -105,17 +105,17 @@ it('gives a new password by a keeper’s link, once, within a day', function () 
         ->assertOk()
         ->json('link');
     auth()->logout();
-    $this->postJson('/api/resets/' . basename($link), ['password' => 'tiny'])->assertStatus(422);
-    $this->postJson('/api/resets/' . basename($link), ['password' => 'a brand new one'])
+    $this->postJson('/api/resets/'.basename($link), ['password' => 'tiny'])->assertStatus(422);
+    $this->postJson('/api/resets/'.basename($link), ['password' => 'a brand new one'])
         ->assertOk()
         ->assertJsonPath('id', $helper->uid);
-    $this->postJson('/api/resets/' . basename($link), ['password' => 'a brand new one'])->assertNotFound();
+    $this->postJson('/api/resets/'.basename($link), ['password' => 'a brand new one'])->assertNotFound();
     $this->postJson('/api/session', ['email' => $helper->email, 'password' => 'a brand new one'])->assertOk();
 });
 
 it('gives no password by a link of yesterday, nor by one that a newer has taken the place of', function () {
     $helper = $this->member(Role::Helper);
-    $make = fn() => basename(
+    $make = fn () => basename(
         (string) $this->atHouse('POST', "/people/{$helper->uid}/reset")
             ->assertOk()
             ->json('link'),
@@ -137,7 +137,7 @@ it('signs out everywhere else whoever has a new password by a link, and nobody b
     $link = $this->atHouse('POST', "/people/{$helper->uid}/reset")
         ->assertOk()
         ->json('link');
-    $this->postJson('/api/resets/' . basename((string) $link), ['password' => 'a brand new one'])->assertOk();
+    $this->postJson('/api/resets/'.basename((string) $link), ['password' => 'a brand new one'])->assertOk();
     expect(DB::table('sessions')->where('id', 'a-lost-phone')->exists())
         ->toBeFalse()
         ->and(DB::table('sessions')->where('id', 'the-keeper')->exists())
@@ -221,7 +221,7 @@ it('hands out no cookie with the picture at the door, which may come after that 
 });
 
 it('reads the room in the cook’s own degrees', function () {
-    $edit = fn(string $room) => $this->atHouse('PATCH', '', [
+    $edit = fn (string $room) => $this->atHouse('PATCH', '', [
         'version' => $this->house->refresh()->version,
         'name' => 'North End',
         'time_zone' => 'Europe/London',

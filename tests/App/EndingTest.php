@@ -20,7 +20,7 @@ it('ends a house by its name and a password, once everything was taken out, in t
     BusyHouse::in($this);
     $this->member(Role::Helper);
     $other = $this->aHouse($this->keeper, 'Another');
-    $end = fn(array $with) => $this->atHouse('POST', '/ending', $with + ['present' => 'a long password', 'name' => 'test house']);
+    $end = fn (array $with) => $this->atHouse('POST', '/ending', $with + ['present' => 'a long password', 'name' => 'test house']);
     $end(['present' => 'not that'])
         ->assertStatus(422)
         ->assertJsonPath('faults.0.field', 'present');

@@ -7,7 +7,7 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 /** @return array{for: list<string>, against: list<string>} what is said for and against a cause of a sign */
 function evidence(string $path, string $sign, string $cause): array
@@ -124,7 +124,7 @@ it('knows how it was got out, and whether it was weighed', function () {
 
 it('says that a herb was never checked where any lot of it was not', function () {
     app(CurrentHouse::class)->within($this->house, function () {
-        $lot = fn(string $on, string $amount): Lot => app(SaveLot::class)->add([
+        $lot = fn (string $on, string $amount): Lot => app(SaveLot::class)->add([
             'kind' => 'herb',
             'material' => 'marshmallow-root',
             'amount' => $amount,
@@ -140,7 +140,7 @@ it('says that a herb was never checked where any lot of it was not', function ()
 });
 
 it('throws away at a sign that wants it, whatever the records say', function (string $sign) {
-    $found = $this->atHouse('POST', bottledBatch([], '300 mL', [100 => 2]) . '/faults', ['signs' => ['weak', $sign]])
+    $found = $this->atHouse('POST', bottledBatch([], '300 mL', [100 => 2]).'/faults', ['signs' => ['weak', $sign]])
         ->assertOk()
         ->json();
     expect($found['keep'])->toBe('discard')->and($found['says'])->toBe('Discard it. Do not taste it, and do not try to save it.');
@@ -161,10 +161,10 @@ it('makes batches older than the press say what they are for, and their bottles 
         ->update(['left_ml' => 0]);
     $migration = require database_path('migrations/2026_11_25_000004_carry_older_batches.php');
     $migration->up();
-    $batch = app(CurrentHouse::class)->within($this->house, fn() => Batch::query()->where('uid', $uid)->firstOrFail());
+    $batch = app(CurrentHouse::class)->within($this->house, fn () => Batch::query()->where('uid', $uid)->firstOrFail());
     expect($batch->purpose)
         ->toBe('salve')
-        ->and(DB::table('bottles')->where('batch_id', $id)->orderBy('number')->pluck('left_ml')->map(fn($ml) => (float) $ml)->all())
+        ->and(DB::table('bottles')->where('batch_id', $id)->orderBy('number')->pluck('left_ml')->map(fn ($ml) => (float) $ml)->all())
         ->toBe([0.0, 100.0]);
     $this->atHouse('GET', "{$path}/label")->assertOk();
 });

@@ -4,9 +4,9 @@ use App\Models\Tenancy\CurrentHouse;
 use App\Pages\Stores\StoresPresenter;
 use Illuminate\Support\Facades\DB;
 
-require_once dirname(__DIR__) . '/Begun.php';
-require_once dirname(__DIR__) . '/Shelved.php';
-require_once dirname(__DIR__, 2) . '/perf/rows.php';
+require_once dirname(__DIR__).'/Begun.php';
+require_once dirname(__DIR__).'/Shelved.php';
+require_once dirname(__DIR__, 2).'/perf/rows.php';
 
 /*
  * What Today has first, where there is more than it has room for. Today is 24 November 2026.
@@ -25,11 +25,11 @@ it('tells first of the lots that aged longest ago, then of what only failed its 
         'used up' => ['best_before' => '2026-01-01', 'ages_on' => '2025-12-01', 'left' => 0],
         'gone' => ['best_before' => '2026-01-01', 'ages_on' => '2025-12-01', 'deleted_at' => '2026-11-01 00:00:00'],
     ];
-    $called = fn(array $lots): array => array_combine(
+    $called = fn (array $lots): array => array_combine(
         array_keys($lots),
-        array_map(fn(string $name, array $lot) => ['called' => $name] + $lot, array_keys($lots), $lots),
+        array_map(fn (string $name, array $lot) => ['called' => $name] + $lot, array_keys($lots), $lots),
     );
-    $told = fn(): array => array_column($this->atHouse('GET', '/today')->assertOk()->json('stores'), 'called');
+    $told = fn (): array => array_column($this->atHouse('GET', '/today')->assertOk()->json('stores'), 'called');
     shelved($this->house, $called($lots));
     shelved($this->aHouse($this->keeper, 'Another'), $called(['theirs' => ['best_before' => '2026-01-01', 'ages_on' => '2025-12-01']]));
     expect($told())->toBe(['failed, and old', 'old 1', 'passed, and old', 'old 3', 'failed, years off', 'failed, no day']);
@@ -42,8 +42,8 @@ it('tells first of the lots that aged longest ago, then of what only failed its 
 });
 
 it('reads no more rows of four hundred lots that aged than of forty', function () {
-    $read = fn(): int => rowsRead(function (): void {
-        $tasks = app(CurrentHouse::class)->within($this->house, fn() => app(StoresPresenter::class)->tasks());
+    $read = fn (): int => rowsRead(function (): void {
+        $tasks = app(CurrentHouse::class)->within($this->house, fn () => app(StoresPresenter::class)->tasks());
         expect($tasks[0])->toHaveCount(6);
     });
     $many = function (int $from, int $to): void {
@@ -62,7 +62,7 @@ it('has the pots begun last, whatever their stage, after the products that are n
     [$made] = begunSalve();
     $id = DB::table('makings')->where('uid', $made['id'])->value('id');
     $row = rowToCopy('makings', (int) $id);
-    $put = fn(string $uid, array $with): int => DB::table('makings')->insertGetId(
+    $put = fn (string $uid, array $with): int => DB::table('makings')->insertGetId(
         $with + ['id' => null, 'uid' => $uid, 'code' => $uid] + $row,
     );
     DB::table('makings')
@@ -77,7 +77,7 @@ it('has the pots begun last, whatever their stage, after the products that are n
     $put('theirs', ['house_id' => $this->aHouse($this->keeper, 'Another')->id, 'begun_at' => '2026-11-23 08:00:00', 'stage' => 'making']);
     expect(array_column($this->atHouse('GET', '/today')->assertOk()->json('melt'), 'id'))->toBe([
         ...['older', 'old'],
-        ...array_map(fn(int $day) => "pot-{$day}", range(8, 3)),
+        ...array_map(fn (int $day) => "pot-{$day}", range(8, 3)),
     ]);
 });
 
@@ -98,7 +98,7 @@ it('has what is due and what comes each in the order of its time', function () {
     }
     $today = $this->atHouse('GET', '/today')->assertOk()->json();
     expect(array_column($today['places'][0]['tasks'], 'key'))->toBe(['late', 'noon', 'evening']);
-    expect(array_map(fn(array $day) => [$day['day'], array_column($day['tasks'], 'key')], $today['coming']))->toBe([
+    expect(array_map(fn (array $day) => [$day['day'], array_column($day['tasks'], 'key')], $today['coming']))->toBe([
         ['2026-11-25', ['tomorrow']],
         ['2026-11-28', ['saturday']],
     ]);

@@ -11,8 +11,8 @@ function writes(): array
         foreach (array_intersect($route->methods(), ['POST', 'PUT', 'PATCH', 'DELETE']) as $method) {
             if (
                 str_starts_with($route->uri(), 'api/') &&
-                !str_contains($route->uri(), '{any}') &&
-                !str_ends_with($route->uri(), 'api/session')
+                ! str_contains($route->uri(), '{any}') &&
+                ! str_ends_with($route->uri(), 'api/session')
             ) {
                 $writes[] = [$method, substr($route->uri(), 3)];
             }
@@ -169,7 +169,7 @@ it('answers odd addresses in the problem form', function (string $path) {
     expect($answer->status())->toBeIn([200, 404, 422]);
 })->with([
     ['/batches/x'],
-    ['/batches/' . str_repeat('a', 300)],
+    ['/batches/'.str_repeat('a', 300)],
     ['/batches/%00'],
     ['/batches/%F0%9F%AB%96'],
     ['/shelf?part=nothing'],
@@ -181,7 +181,7 @@ it('answers odd addresses in the problem form', function (string $path) {
     ['/stores?kind=nothing&after=%00'],
     ['/lots/x'],
     ['/lots/%F0%9F%AB%96'],
-    ['/recipes/' . str_repeat('a', 300)],
+    ['/recipes/'.str_repeat('a', 300)],
     ['/recipes/x/recipe.json'],
     ['/oils?purpose[]=salve'],
     ['/oils?purpose=nothing'],
@@ -193,11 +193,11 @@ it('takes a write only with a token of the page, when it is on', function () {
     $this->getJson('/api/me');
     // In tests the framework passes the token check by; the middleware must be there nonetheless.
     $route = collect(Route::getRoutes()->getRoutes())->first(
-        fn($r) => $r->uri() === 'api/session' && in_array('POST', $r->methods(), true),
+        fn ($r) => $r->uri() === 'api/session' && in_array('POST', $r->methods(), true),
     );
     $guards = array_filter(
         app('router')->gatherRouteMiddleware($route),
-        fn($m) => is_string($m) && is_a($m, Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class, true),
+        fn ($m) => is_string($m) && is_a($m, Illuminate\Foundation\Http\Middleware\VerifyCsrfToken::class, true),
     );
     expect($guards)->toHaveCount(1);
 });

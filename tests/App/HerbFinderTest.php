@@ -5,7 +5,7 @@ function foundHerbs(object $case, string $typed): array
 {
     return array_column(
         $case
-            ->atHouse('GET', '/herbs?q=' . rawurlencode($typed))
+            ->atHouse('GET', '/herbs?q='.rawurlencode($typed))
             ->assertOk()
             ->json('herbs'),
         'name',
@@ -13,7 +13,7 @@ function foundHerbs(object $case, string $typed): array
 }
 
 it('finds a herb by any of its names, in any language listed, and says by which', function (string $typed, string $name, string $by) {
-    $found = $this->atHouse('GET', '/herbs?q=' . rawurlencode($typed))
+    $found = $this->atHouse('GET', '/herbs?q='.rawurlencode($typed))
         ->assertOk()
         ->json('herbs');
     $herb = array_column($found, null, 'name')[$name];
@@ -53,13 +53,13 @@ it('has what Stores has first, then what was used lately, and then the others by
 });
 
 it('knows of what Stores has: in what form a herb is that the tables do not know, while there is any of it', function () {
-    $put = fn(array $lot): string => $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'amount' => '40 g'] + $lot])
+    $put = fn (array $lot): string => $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'amount' => '40 g'] + $lot])
         ->assertOk()
         ->json('lot.id');
     $root = $put(['called' => 'bog root', 'form' => 'root']);
-    $yarrow = array_map(fn(string $state): string => $put(['material' => 'yarrow', 'state' => $state]), ['dried', 'fresh']);
-    $here = fn(): array => array_column(
-        array_filter($this->atHouse('GET', '/herbs?q=')->json('herbs'), fn(array $herb) => $herb['here']),
+    $yarrow = array_map(fn (string $state): string => $put(['material' => 'yarrow', 'state' => $state]), ['dried', 'fresh']);
+    $here = fn (): array => array_column(
+        array_filter($this->atHouse('GET', '/herbs?q=')->json('herbs'), fn (array $herb) => $herb['here']),
         'form',
         'name',
     );
@@ -68,7 +68,7 @@ it('knows of what Stores has: in what form a herb is that the tables do not know
         ->and($here()['bog root'])
         ->toBe('root');
     $other = $this->aHouse($this->keeper, 'Another');
-    expect(array_filter($this->call_('GET', "/houses/{$other->uid}/herbs?q=")->json('herbs'), fn(array $herb) => $herb['here']))->toBe([]);
+    expect(array_filter($this->call_('GET', "/houses/{$other->uid}/herbs?q=")->json('herbs'), fn (array $herb) => $herb['here']))->toBe([]);
     foreach ([$root => ['yarrow'], $yarrow[0] => ['yarrow'], $yarrow[1] => []] as $lot => $left) {
         $this->atHouse('POST', "/lots/{$lot}/count", ['amount' => '0'])->assertOk();
         expect(array_keys($here()))->toBe($left);

@@ -6,7 +6,7 @@ use Illuminate\Support\Facades\File;
 
 beforeEach(function () {
     $this->was = getenv('KETTLE_VAR');
-    $this->folder = sys_get_temp_dir() . '/kettle-host-' . getmypid();
+    $this->folder = sys_get_temp_dir().'/kettle-host-'.getmypid();
     foreach (['run', 'log', 'storage/logs'] as $each) {
         File::ensureDirectoryExists("{$this->folder}/{$each}");
     }
@@ -63,8 +63,7 @@ it('counts for who has the key, and is not there for anybody else', function () 
             'kettle_jobs_waiting{queue="long"} 1',
             'kettle_oldest_job_seconds{queue="long"} 70',
             'kettle_jobs_failed 0',
-        ]
-        as $line
+        ] as $line
     ) {
         expect($text)->toContain("\n{$line}\n");
     }

@@ -12,7 +12,7 @@ use Opis\JsonSchema\Validator;
 use Tests\AppCase;
 use Tests\BusyHouse;
 
-require_once dirname(__DIR__) . '/Kept.php';
+require_once dirname(__DIR__).'/Kept.php';
 
 /** The zip of the house that is entered, made and fetched. */
 function zipOf(AppCase $test): string
@@ -22,7 +22,7 @@ function zipOf(AppCase $test): string
     $sent = $test->atHouse('GET', "/transfers/{$begun->json('id')}/file")->assertOk();
     expect($sent->headers->get('X-Accel-Redirect'))->toBe("/{$begun->json('id')}.zip");
 
-    return (string) file_get_contents(storage_path('app/transfers' . $sent->headers->get('X-Accel-Redirect')));
+    return (string) file_get_contents(storage_path('app/transfers'.$sent->headers->get('X-Accel-Redirect')));
 }
 
 /**
@@ -46,16 +46,16 @@ function takeZip(AppCase $test, string $zip, array $choices = []): array
 /** @return array<string, string> by its name, what each file of it holds; as another tool unpacks it */
 function unpacked(string $zip): array
 {
-    $folder = sys_get_temp_dir() . '/kettle-zip-' . getmypid();
+    $folder = sys_get_temp_dir().'/kettle-zip-'.getmypid();
     File::deleteDirectory($folder);
     File::makeDirectory($folder);
     file_put_contents("{$folder}.zip", $zip);
     exec(
-        'unzip -tq ' .
-            escapeshellarg("{$folder}.zip") .
-            ' && unzip -q ' .
-            escapeshellarg("{$folder}.zip") .
-            ' -d ' .
+        'unzip -tq '.
+            escapeshellarg("{$folder}.zip").
+            ' && unzip -q '.
+            escapeshellarg("{$folder}.zip").
+            ' -d '.
             escapeshellarg($folder),
         $out,
         $code,
@@ -117,7 +117,7 @@ it('goes out as a zip that other tools open, each line held to its schema, and c
     $zip = zipOf($this);
     $first = unpacked($zip);
     expect(array_keys($first))->toContain('house.json', 'batches.jsonl', 'readings.jsonl', 'calendars.jsonl');
-    expect(array_filter(array_keys($first), fn(string $name) => str_ends_with($name, '.jpg')))->toHaveCount(1);
+    expect(array_filter(array_keys($first), fn (string $name) => str_ends_with($name, '.jpg')))->toHaveCount(1);
 
     $validator = new Validator();
     foreach (['house', 'house-zip'] as $schema) {
@@ -142,13 +142,12 @@ it('goes out as a zip that other tools open, each line held to its schema, and c
     expect($came['says'])->toStartWith('Taken in: 4 batches')->and($came['state'])->toBe('done');
     $second = unpacked(zipOf($this));
     foreach (
-        array_diff_key($first, ['house.json' => 0, 'cookers.jsonl' => 0, 'jars.jsonl' => 0, 'bottles.jsonl' => 0])
-        as $name => $content
+        array_diff_key($first, ['house.json' => 0, 'cookers.jsonl' => 0, 'jars.jsonl' => 0, 'bottles.jsonl' => 0]) as $name => $content
     ) {
         expect($second[$name])->toBe($content, $name);
     }
     // What every house begins with is known by its likeness and keeps its own id.
-    $called = fn(string $lines) => array_map(fn(string $line) => json_decode($line)->called, explode("\n", trim($lines)));
+    $called = fn (string $lines) => array_map(fn (string $line) => json_decode($line)->called, explode("\n", trim($lines)));
     foreach (['cookers.jsonl', 'jars.jsonl', 'bottles.jsonl'] as $name) {
         expect(array_diff($called($first[$name]), $called($second[$name])))->toBe([], $name);
     }
@@ -161,7 +160,7 @@ it('takes bytes once however often they are sent, and none before those that com
     $zip = zipOf($this);
     $this->house = $this->aHouse($this->keeper, 'Second house');
     $id = $this->atHouse('POST', '/transfers', ['way' => 'in', 'size' => strlen($zip)])->json('id');
-    $send = fn(int $from, int $to) => $this->atHouse('POST', "/transfers/{$id}/bytes", [
+    $send = fn (int $from, int $to) => $this->atHouse('POST', "/transfers/{$id}/bytes", [
         'from' => $from,
         'base64' => base64_encode(substr($zip, $from, $to - $from)),
     ]);
@@ -175,7 +174,7 @@ it('takes bytes once however often they are sent, and none before those that com
     $this->atHouse('POST', "/transfers/{$id}/bytes", ['from' => 1000, 'base64' => '(not base64)'])->assertStatus(422);
     $this->atHouse('POST', "/transfers/{$id}/bytes", [
         'from' => 1000,
-        'base64' => base64_encode(substr($zip, 1000) . 'one more'),
+        'base64' => base64_encode(substr($zip, 1000).'one more'),
     ])->assertStatus(422);
     foreach (str_split(substr($zip, 1000), 700_000) as $i => $part) {
         $send(1000 + $i * 700_000, 1000 + $i * 700_000 + strlen($part))->assertOk();
@@ -194,7 +193,7 @@ it('refuses a zip that is not whole, and changes nothing', function (Closure $br
     BusyHouse::in($this);
     $zip = zipOf($this);
     $this->house = $this->aHouse($this->keeper, 'Second house');
-    $rows = fn() => [
+    $rows = fn () => [
         DB::table('batches')->count(),
         DB::table('log_entries')->count(),
         DB::table('lots')->count(),
@@ -205,43 +204,42 @@ it('refuses a zip that is not whole, and changes nothing', function (Closure $br
     $came = takeZip($this, $break($zip));
     expect($came['says'])->toContain($says)->and($came['state'])->toBe('failed')->and($rows())->toBe($before);
 })->with([
-    'cut short' => [fn(string $zip) => substr($zip, 0, -200), 'cut short'],
-    'no zip' => [fn(string $zip) => str_repeat('calendula ', 30), 'no zip'],
+    'cut short' => [fn (string $zip) => substr($zip, 0, -200), 'cut short'],
+    'no zip' => [fn (string $zip) => str_repeat('calendula ', 30), 'no zip'],
     'a byte turned' => [
         function (string $zip): string {
             // In the middle of what was packed of the batches: the directory at the end stays whole.
             $at = (int) strpos($zip, 'batches.jsonl') + 400;
-            $zip[$at] = chr(ord($zip[$at]) ^ 0xff);
+            $zip[$at] = chr(ord($zip[$at]) ^ 0xFF);
 
             return $zip;
         },
         'batches.jsonl',
     ],
     'a line lost' => [
-        fn(string $zip) => changed($zip, ['lots.jsonl' => preg_replace('/^.*\n/', '', unpacked($zip)['lots.jsonl'], 1)]),
+        fn (string $zip) => changed($zip, ['lots.jsonl' => preg_replace('/^.*\n/', '', unpacked($zip)['lots.jsonl'], 1)]),
         'lots.jsonl',
     ],
-    'a line cut' => [fn(string $zip) => changed($zip, ['lots.jsonl' => substr(unpacked($zip)['lots.jsonl'], 0, -10)]), 'has no end'],
-    'no JSON' => [fn(string $zip) => changed($zip, ['recipes.jsonl' => "{\n"]), 'recipes.jsonl, line 1'],
+    'a line cut' => [fn (string $zip) => changed($zip, ['lots.jsonl' => substr(unpacked($zip)['lots.jsonl'], 0, -10)]), 'has no end'],
+    'no JSON' => [fn (string $zip) => changed($zip, ['recipes.jsonl' => "{\n"]), 'recipes.jsonl, line 1'],
     'a field nobody knows' => [
-        fn(string $zip) => changed($zip, ['lots.jsonl' => preg_replace('/^\{/', '{"moon":1,', unpacked($zip)['lots.jsonl'], 1)]),
+        fn (string $zip) => changed($zip, ['lots.jsonl' => preg_replace('/^\{/', '{"moon":1,', unpacked($zip)['lots.jsonl'], 1)]),
         'lots.jsonl, line 1',
     ],
-    'a file nobody knows' => [fn(string $zip) => changed($zip, ['../evil.php' => 'x']), 'no house has such a file'],
-    'without its head' => [fn(string $zip) => changed($zip, ['house.json' => null]), 'no zip of a house'],
+    'a file nobody knows' => [fn (string $zip) => changed($zip, ['../evil.php' => 'x']), 'no house has such a file'],
+    'without its head' => [fn (string $zip) => changed($zip, ['house.json' => null]), 'no zip of a house'],
     'a head of another version' => [
-        fn(string $zip) => changed($zip, ['house.json' => str_replace('"version": 1', '"version": 9', unpacked($zip)['house.json'])]),
+        fn (string $zip) => changed($zip, ['house.json' => str_replace('"version": 1', '"version": 9', unpacked($zip)['house.json'])]),
         'house.json / version',
     ],
     'a picture that is not there' => [
-        fn(string $zip) => changed($zip, [
-            'photos.jsonl' =>
-                '{"id":"' .
-                str_repeat('0', 26) .
-                '","batch":"' .
-                str_repeat('0', 26) .
-                '","file":"photos/' .
-                str_repeat('0', 26) .
+        fn (string $zip) => changed($zip, [
+            'photos.jsonl' => '{"id":"'.
+                str_repeat('0', 26).
+                '","batch":"'.
+                str_repeat('0', 26).
+                '","file":"photos/'.
+                str_repeat('0', 26).
                 ".jpg\"}\n",
         ]),
         'there is no file',
@@ -287,7 +285,7 @@ it('takes along what its keeper chooses, and no more', function () {
         ->toBe('')
         ->and(
             collect(explode("\n", trim($now['thermometers.jsonl'])))
-                ->map(fn($line) => json_decode($line))
+                ->map(fn ($line) => json_decode($line))
                 ->firstWhere('called', 'by the window')->retired,
         )
         ->toBeTrue();
@@ -313,7 +311,7 @@ it('ends a pot that was warm at its last reading, and brings every reading along
     $last = Carbon::now()->utc()->format('Y-m-d\TH:i:s\Z');
     Carbon::setTestNow(Carbon::now()->addHours(5));
     $zip = zipOf($this);
-    $sessions = fn(string $zip) => array_map(json_decode(...), explode("\n", trim(unpacked($zip)['sessions.jsonl'])));
+    $sessions = fn (string $zip) => array_map(json_decode(...), explode("\n", trim(unpacked($zip)['sessions.jsonl'])));
     expect($sessions($zip)[0]->ended_at)->toBeNull()->and($sessions($zip)[0]->last_at)->toBe($last);
     $this->house = $this->aHouse($this->keeper, 'Second house');
     expect(takeZip($this, $zip)['state'])->toBe('done');
@@ -335,13 +333,13 @@ it('ends a pot that was warm at its last reading, and brings every reading along
         ->toBeGreaterThan(0.5)
         ->and(
             array_column(
-                array_map(fn($line) => json_decode($line, true), explode("\n", trim(unpacked($there)['readings.jsonl']))),
+                array_map(fn ($line) => json_decode($line, true), explode("\n", trim(unpacked($there)['readings.jsonl']))),
                 'readings',
             ),
         )
         ->toBe(
             array_column(
-                array_map(fn($line) => json_decode($line, true), explode("\n", trim(unpacked($zip)['readings.jsonl']))),
+                array_map(fn ($line) => json_decode($line, true), explode("\n", trim(unpacked($zip)['readings.jsonl']))),
                 'readings',
             ),
         );
@@ -378,12 +376,12 @@ it('has one of each way at a time, and keeps none for longer than a day', functi
     $this->atHouse('DELETE', "/transfers/{$in}")
         ->assertOk()
         ->assertJsonPath('in', null);
-    file_put_contents(Transfer::folder() . '/stray.zip', 'x');
+    file_put_contents(Transfer::folder().'/stray.zip', 'x');
     Carbon::setTestNow(Carbon::now()->addHours(25));
     app()->call([new SweepUp(), 'handle']);
     expect($this->atHouse('GET', '/transfers')->json('out'))
         ->toBeNull()
-        ->and(glob(Transfer::folder() . '/*'))
+        ->and(glob(Transfer::folder().'/*'))
         ->toBe([]);
 });
 
@@ -398,7 +396,7 @@ it('takes Skerry House out and into another, with lines of every kind there is',
     expect($in['state'])->toBe('done', $in['says'] ?? '');
     $is = BusyHouse::exported($this);
     // The jar that is warm there was switched off here, at its last.
-    $differ = fn(array $batch, int $i): bool => $batch !== $was['batches'][$i];
+    $differ = fn (array $batch, int $i): bool => $batch !== $was['batches'][$i];
     $warm = array_key_last(array_filter($is['batches'], $differ, ARRAY_FILTER_USE_BOTH));
     expect(array_pop($is['batches'][$warm]['log'])['data']['task'])->toBe('warm_off');
     foreach (['batches', 'makings', 'boils', 'lots'] as $what) {

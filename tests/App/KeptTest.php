@@ -13,9 +13,9 @@ use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Shelf;
 use Kettle\Diary\Stage;
 
-require_once dirname(__DIR__) . '/Begun.php';
-require_once dirname(__DIR__) . '/Kept.php';
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Begun.php';
+require_once dirname(__DIR__).'/Kept.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 it('keeps what batches of a form gave through whatever is written, undone and thrown away', function () {
     // Another house has one of the same form, and keeps it.
@@ -23,7 +23,7 @@ it('keeps what batches of a form gave through whatever is written, undone and th
     $this->house = $this->aHouse($this->keeper, 'Another');
     bottledBatch([], '118 mL', [50 => 2]);
     [$other, $this->house] = [$this->house, $mine];
-    $sum = fn(): array => (array) DB::table('yield_sums')->where('house_id', $this->house->id)->sole();
+    $sum = fn (): array => (array) DB::table('yield_sums')->where('house_id', $this->house->id)->sole();
     $first = bottledBatch([], '120 mL', [50 => 2]);
     $one = $sum();
     expect($one)->toMatchArray(['form' => 'root', 'batches' => 1]);
@@ -60,7 +60,7 @@ it('keeps until when a product is good as its oils change, are thrown away and a
     $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 2]]])->assertOk();
     $this->atHouse('POST', "/batches/{$batch}/keep", ['place' => 'room', 'glass' => 'clear'])->assertOk();
     expectKept();
-    $kept = fn(): array => (array) DB::table('makings')
+    $kept = fn (): array => (array) DB::table('makings')
         ->where('uid', $made['id'])
         ->first(['good_until', 'oil_thrown', 'wrong_after']);
     $shorter = $kept();
@@ -80,8 +80,8 @@ it('reads the products of an oil, and their oils, as they are now and not as the
     [, $batch] = begunSalve();
     DB::enableQueryLog();
     $this->atHouse('POST', "/batches/{$batch}/discard", ['reason' => 'smells of paint'])->assertOk();
-    $asked = array_filter(array_column(DB::getQueryLog(), 'query'), fn(string $sql) => str_contains($sql, 'making_batches'));
-    $of = fn(string $start) => array_filter($asked, fn(string $sql) => str_starts_with($sql, $start));
+    $asked = array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $sql) => str_contains($sql, 'making_batches'));
+    $of = fn (string $start) => array_filter($asked, fn (string $sql) => str_starts_with($sql, $start));
     foreach (['select `id`, `house_id`, `best_before`, `good_until`', 'select MIN(batches.best_before)'] as $start) {
         expect($of($start))->not->toBe([], $start)->each->toEndWith('for update');
     }
@@ -100,11 +100,11 @@ it('reads each column of each row of Skerry House as Eloquent by itself does', f
     $house = $this->skerryHouse();
     $kinds = $models = [];
     foreach (glob(app_path('Models/*.php')) ?: [] as $file) {
-        $model = 'App\\Models\\' . basename($file, '.php');
-        if (!in_array(QuickReads::class, class_uses_recursive($model), true)) {
+        $model = 'App\\Models\\'.basename($file, '.php');
+        if (! in_array(QuickReads::class, class_uses_recursive($model), true)) {
             continue;
         }
-        $rows = app(CurrentHouse::class)->within($house, fn() => $model::query()->limit(60)->get());
+        $rows = app(CurrentHouse::class)->within($house, fn () => $model::query()->limit(60)->get());
         foreach ($rows as $row) {
             $models[$model] = true;
             foreach (array_keys($row->getAttributes()) as $column) {
@@ -117,9 +117,9 @@ it('reads each column of each row of Skerry House as Eloquent by itself does', f
         }
     }
     // And what is told of them once and kept.
-    foreach (app(CurrentHouse::class)->within($house, fn() => Batch::query()->get()) as $batch) {
+    foreach (app(CurrentHouse::class)->within($house, fn () => Batch::query()->get()) as $batch) {
         foreach (['name', 'herb_name', 'oils_name'] as $told) {
-            $own = app(CurrentHouse::class)->within($house, fn() => $batch->fresh()?->getAttributeValue($told));
+            $own = app(CurrentHouse::class)->within($house, fn () => $batch->fresh()?->getAttributeValue($told));
             expect($batch->getAttribute($told))->toBe($own)->toBeString()->and($batch->getAttribute($told))->toBe($own);
         }
     }
@@ -154,37 +154,36 @@ it('counts of Stores what still holds something, as its list does', function () 
         expect($page['total'])->toBe($many, $asked)->and($page['lots'])->toHaveCount($many, $asked);
     }
     // Of another kind, used up again, put away, and gone altogether.
-    $herbs = fn() => DB::table('lots')->where('house_id', $this->house->id);
+    $herbs = fn () => DB::table('lots')->where('house_id', $this->house->id);
     foreach (
         [
-            fn() => $herbs()
+            fn () => $herbs()
                 ->where('material', 'yarrow')
                 ->update(['kind' => 'addition']),
-            fn() => $herbs()
+            fn () => $herbs()
                 ->where('material', 'yarrow')
                 ->update(['kind' => 'herb', 'left' => 0]),
-            fn() => $herbs()
+            fn () => $herbs()
                 ->where('material', 'sage')
                 ->update(['left' => 1, 'deleted_at' => now()]),
-            fn() => $herbs()
+            fn () => $herbs()
                 ->where('material', 'sage')
                 ->update(['deleted_at' => null]),
             // Called by a name of the house's own, by another, and of another state.
-            fn() => $herbs()
+            fn () => $herbs()
                 ->where('material', 'sage')
                 ->update(['material' => '', 'called' => 'Nan’s leaf']),
-            fn() => $herbs()
+            fn () => $herbs()
                 ->where('called', 'Nan’s leaf')
                 ->update(['called' => 'nan’s leaf']),
-            fn() => $herbs()
+            fn () => $herbs()
                 ->where('called', 'nan’s leaf')
                 ->update(['state' => 'fresh']),
-            fn() => $herbs()
+            fn () => $herbs()
                 ->where('called', 'nan’s leaf')
                 ->update(['material' => 'sage', 'called' => 'sage', 'state' => 'dried']),
-            fn() => $herbs()->where('material', 'calendula')->delete(),
-        ]
-        as $change
+            fn () => $herbs()->where('material', 'calendula')->delete(),
+        ] as $change
     ) {
         $change();
         expectKept();

@@ -53,8 +53,7 @@ it('prints a jar tag of its own size whose code opens the batch', function () {
             'For the skin',
             'Contains almond (tree nut',
             '26-001',
-        ]
-        as $words
+        ] as $words
     ) {
         expect(preg_replace('/\s+/', ' ', $tag['text']))->toContain($words);
     }
@@ -179,7 +178,7 @@ it('puts every label of a sheet where it belongs, to 0.3 mm', function (string $
     expect($sheet['mm'][0])->toEqualWithDelta($page[0], 0.1)->and($sheet['mm'][1])->toEqualWithDelta($page[1], 0.1);
     $lines = uprightLines($sheet['pgm']);
     foreach ($left as $mm) {
-        expect(min(array_map(fn(float $line) => abs($line - $mm), $lines)))->toBeLessThan(0.3, "{$size}: {$mm}");
+        expect(min(array_map(fn (float $line) => abs($line - $mm), $lines)))->toBeLessThan(0.3, "{$size}: {$mm}");
     }
 })->with([
     ['a4-3x7', [210, 297], 15.15, [7.25, 7.25 + 63.5, 73.25, 139.25, 139.25 + 63.5]],
@@ -213,7 +212,7 @@ it('begins anywhere on a used sheet, and goes on overleaf', function () {
         ->and(firstLine($sheet['pgm'], false))
         ->toBe(-1.0);
     $lines = uprightLines($sheet['pgm'], 220);
-    expect(min(array_map(fn(float $line) => abs($line - 73.25), $lines)))->toBeLessThan(0.3)->and(min($lines))->toBeGreaterThan(72.0);
+    expect(min(array_map(fn (float $line) => abs($line - 73.25), $lines)))->toBeLessThan(0.3)->and(min($lines))->toBeGreaterThan(72.0);
 });
 
 it('names the ingredients as INCI does, the most first', function () {
@@ -354,11 +353,11 @@ it('shows what a label printer would give: black or nothing, to the dot, its cod
     $colours = [];
     for ($y = $gap; $y < $gap + $h; $y += 3) {
         for ($x = $gap; $x < $gap + $w; $x += 3) {
-            $colours[imagecolorat($image, $x, $y) & 0xffffff] = true;
+            $colours[imagecolorat($image, $x, $y) & 0xFFFFFF] = true;
         }
     }
-    expect(array_keys($colours))->toEqualCanonicalizing([0x000000, 0xffffff]);
-    $file = sys_get_temp_dir() . '/kettle-strip-' . bin2hex(random_bytes(6)) . '.png';
+    expect(array_keys($colours))->toEqualCanonicalizing([0x000000, 0xFFFFFF]);
+    $file = sys_get_temp_dir().'/kettle-strip-'.bin2hex(random_bytes(6)).'.png';
     file_put_contents($file, $png);
     $codes = array_filter(explode("\n", (string) shell_exec("zbarimg -q --raw {$file} 2>/dev/null")));
     unlink($file);

@@ -7,7 +7,7 @@ use Illuminate\Support\Facades\DB;
 use Tests\BusyHouse;
 use Tests\Laid;
 
-require_once dirname(__DIR__) . '/Kept.php';
+require_once dirname(__DIR__).'/Kept.php';
 
 /*
  * What tests begin with is laid once and put back for each: here it is laid, done away with and put back.
@@ -36,7 +36,7 @@ it('puts back every row as it was, what the database counts of them, and the clo
     expectKept();
     // Written to as if it had been laid here.
     $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'material' => 'sage', 'amount' => '50 g']])->assertOk();
-    app(CurrentHouse::class)->within($this->house, fn() => Lot::query()->where('uid', $lot->json('lot.id'))->firstOrFail());
+    app(CurrentHouse::class)->within($this->house, fn () => Lot::query()->where('uid', $lot->json('lot.id'))->firstOrFail());
     expectKept();
 });
 
@@ -45,8 +45,8 @@ it('is laid first or not at all', function (Closure $before) {
     BusyHouse::in($this);
 })
     ->with([
-        'another house' => [fn($test) => $test->aHouse($test->keeper, 'Another')],
-        'a batch' => [fn($test) => $test->batch()],
-        'a keeper with a password of his own' => [fn($test) => $test->keeper->update(['password' => 'of his own, and long'])],
+        'another house' => [fn ($test) => $test->aHouse($test->keeper, 'Another')],
+        'a batch' => [fn ($test) => $test->batch()],
+        'a keeper with a password of his own' => [fn ($test) => $test->keeper->update(['password' => 'of his own, and long'])],
     ])
     ->throws(LogicException::class, 'is laid first');

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 use React\EventLoop\StreamSelectLoop;
 use React\Socket\SocketServer;
 
-require_once __DIR__ . '/../Pots.php';
+require_once __DIR__.'/../Pots.php';
 
 /** @return array{StreamSelectLoop, Hub, string} a hub on a port of its own */
 function aHub(): array
@@ -34,7 +34,7 @@ function runUntil(StreamSelectLoop $loop, Closure $so, float $seconds = 4): void
         $loop->addPeriodicTimer(0.02, function () use ($loop, $so): void {
             $so() && $loop->stop();
         }),
-        $loop->addTimer($seconds, fn() => $loop->stop()),
+        $loop->addTimer($seconds, fn () => $loop->stop()),
     ];
     $loop->run();
     array_map($loop->cancelTimer(...), $timers);
@@ -56,11 +56,11 @@ it('gives a page a token for one pot and some hours, and takes no other', functi
         ->toBe(7)
         ->and(LiveToken::read(str_replace('7.', '8.', $token)))
         ->toBeNull()
-        ->and(LiveToken::read($token . '0'))
+        ->and(LiveToken::read($token.'0'))
         ->toBeNull()
         ->and(LiveToken::read(''))
         ->toBeNull()
-        ->and(LiveToken::read('7.9999999999.' . str_repeat('a', 64)))
+        ->and(LiveToken::read('7.9999999999.'.str_repeat('a', 64)))
         ->toBeNull();
     Carbon::setTestNow(Carbon::now()->addHours(13));
     expect(LiveToken::read($token))->toBeNull();
@@ -70,12 +70,12 @@ it('tells a page at once how its pot stands, and again when it has changed', fun
     $id = begun($this, [warmBatch($this)])['id'];
     $session = StoveSession::query()->withoutGlobalScopes()->where('uid', $id)->firstOrFail();
     [$loop, $hub, $address] = aHub();
-    $page = listening($address, 'GET /live?token=' . LiveToken::for($session->id) . " HTTP/1.1\r\nHost: x\r\n\r\n");
+    $page = listening($address, 'GET /live?token='.LiveToken::for($session->id)." HTTP/1.1\r\nHost: x\r\n\r\n");
     $heard = '';
     $hear = function () use ($page, &$heard): string {
         return $heard .= stream_get_contents($page);
     };
-    runUntil($loop, fn() => str_contains($hear(), 'event: changed'));
+    runUntil($loop, fn () => str_contains($hear(), 'event: changed'));
     expect($heard)
         ->toStartWith('HTTP/1.1 200')
         ->toContain('text/event-stream')
@@ -84,10 +84,10 @@ it('tells a page at once how its pot stands, and again when it has changed', fun
         ->and($hub->count())
         ->toBe(1);
     DB::table('stove_sessions')->where('id', $session->id)->increment('version');
-    runUntil($loop, fn() => substr_count($hear(), 'event: changed') > 1);
+    runUntil($loop, fn () => substr_count($hear(), 'event: changed') > 1);
     expect(substr_count($heard, 'event: changed'))->toBe(2);
     fclose($page);
-    runUntil($loop, fn() => $hub->count() === 0);
+    runUntil($loop, fn () => $hub->count() === 0);
     expect($hub->count())->toBe(0);
 });
 
@@ -97,13 +97,13 @@ it('holds fifty pages by one question a second, and refuses what it does not kno
     [$loop, $hub, $address] = aHub();
     $pages = [];
     for ($i = 0; $i < 50; $i++) {
-        $pages[] = listening($address, 'GET /live?token=' . LiveToken::for($session) . " HTTP/1.1\r\n\r\n");
+        $pages[] = listening($address, 'GET /live?token='.LiveToken::for($session)." HTTP/1.1\r\n\r\n");
     }
-    runUntil($loop, fn() => $hub->count() === 50);
+    runUntil($loop, fn () => $hub->count() === 50);
     expect($hub->count())->toBe(50);
     DB::enableQueryLog();
     DB::flushQueryLog();
-    runUntil($loop, fn() => false, 2.2);
+    runUntil($loop, fn () => false, 2.2);
     expect(count(DB::getQueryLog()))->toBeLessThanOrEqual(3);
     $strangers = [
         '403' => listening($address, "GET /live?token=wrong HTTP/1.1\r\n\r\n"),
@@ -125,7 +125,7 @@ it('lets a hundred pages come at once, on a socket that nobody else may open', f
     $session = StoveSession::query()->withoutGlobalScopes()->where('uid', $id)->value('id');
     $loop = new StreamSelectLoop();
     $hub = new Hub($loop);
-    $path = sys_get_temp_dir() . '/kettle-live-' . getmypid() . '.sock';
+    $path = sys_get_temp_dir().'/kettle-live-'.getmypid().'.sock';
     touch($path);
     $hub->serve($socket = ServeLive::socket($path, $loop));
     expect(fileperms($path) & 0o777)->toBe(0o600);
@@ -134,13 +134,13 @@ it('lets a hundred pages come at once, on a socket that nobody else may open', f
         // Nobody answers yet: they wait at the door, and none is turned away.
         $page = @stream_socket_client("unix://{$path}", $no, $why, 0.2);
         expect($page)->not->toBeFalse("page {$i}: {$why}");
-        fwrite($page, 'GET /live?token=' . LiveToken::for($session) . " HTTP/1.1\r\n\r\n");
+        fwrite($page, 'GET /live?token='.LiveToken::for($session)." HTTP/1.1\r\n\r\n");
         $pages[] = $page;
     }
     DB::enableQueryLog();
     DB::flushQueryLog();
-    runUntil($loop, fn() => $hub->count() === 100);
-    runUntil($loop, fn() => false, 0.3);
+    runUntil($loop, fn () => $hub->count() === 100);
+    runUntil($loop, fn () => false, 0.3);
     expect($hub->count())->toBe(100)->and(count(DB::getQueryLog()))->toBeLessThanOrEqual(4);
     foreach ($pages as $page) {
         stream_set_blocking($page, false);
@@ -180,7 +180,7 @@ it('makes up the same pot the same way again, cools it when it is off, and fills
         Carbon::setTestNow(Carbon::now()->addMinutes($minutes));
         app(CurrentHouse::class)->within(
             $this->house,
-            fn() => app(SimulatedProbe::class)->run(
+            fn () => app(SimulatedProbe::class)->run(
                 StoveSession::query()->firstOrFail(),
                 App\Models\Probe::query()->where('kind', 'simulated')->firstOrFail(),
             ),
@@ -192,7 +192,7 @@ it('makes up the same pot the same way again, cools it when it is off, and fills
     expect($warm)->toBeGreaterThan(42.0);
     tend($this, $pot, 'pause')->assertOk();
     expect($run(240))->toBeLessThan($warm - 5);
-    $water = fn(): float => App\Models\Probe::query()->withoutGlobalScopes()->where('kind', 'simulated')->firstOrFail()->state['kg'];
+    $water = fn (): float => App\Models\Probe::query()->withoutGlobalScopes()->where('kind', 'simulated')->firstOrFail()->state['kg'];
     $before = $water();
     tend($this, $pot, 'topped_up')->assertOk();
     $run(1);
@@ -201,7 +201,7 @@ it('makes up the same pot the same way again, cools it when it is off, and fills
 
 it('makes up weather that goes on for days, is cold in winter and warm in summer', function () {
     $weather = new SimulatedWeather();
-    $days = array_map(fn(int $i) => $weather->on(52, 0, new DateTimeImmutable("2026-01-01 +{$i} days")), range(0, 364));
+    $days = array_map(fn (int $i) => $weather->on(52, 0, new DateTimeImmutable("2026-01-01 +{$i} days")), range(0, 364));
     $clouds = array_column($days, 'cloud');
     expect(min($clouds))
         ->toBeGreaterThanOrEqual(0.0)
@@ -210,13 +210,13 @@ it('makes up weather that goes on for days, is cold in winter and warm in summer
         ->and(array_sum($clouds) / 365)
         ->toBeBetween(0.35, 0.8)
         ->and($days)
-        ->toBe(array_map(fn(int $i) => $weather->on(52, 0, new DateTimeImmutable("2026-01-01 +{$i} days")), range(0, 364)));
+        ->toBe(array_map(fn (int $i) => $weather->on(52, 0, new DateTimeImmutable("2026-01-01 +{$i} days")), range(0, 364)));
     // Tomorrow is more like today than another day is.
-    $gap = fn(int $lag) => fn(int $i) => abs($clouds[$i] - $clouds[$i + $lag]);
-    $apart = fn(int $lag) => array_sum(array_map($gap($lag), range(0, 364 - $lag))) / (365 - $lag);
+    $gap = fn (int $lag) => fn (int $i) => abs($clouds[$i] - $clouds[$i + $lag]);
+    $apart = fn (int $lag) => array_sum(array_map($gap($lag), range(0, 364 - $lag))) / (365 - $lag);
     expect($apart(1))->toBeLessThan($apart(20));
-    $mean = fn(int $from) => array_sum(
-        array_map(fn(int $i) => ($days[$from + $i]['low_c'] + $days[$from + $i]['high_c']) / 2, range(0, 29)),
+    $mean = fn (int $from) => array_sum(
+        array_map(fn (int $i) => ($days[$from + $i]['low_c'] + $days[$from + $i]['high_c']) / 2, range(0, 29)),
     ) / 30;
     expect($mean(180))->toBeGreaterThan($mean(0) + 6);
     foreach ($days as $day) {

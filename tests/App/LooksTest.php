@@ -20,10 +20,10 @@ function aPhoto(array $oil, array $card, string $kind = 'jpeg', int $side = 400)
 function withExif(string $base64, int $orientation): string
 {
     $jpeg = (string) base64_decode($base64);
-    $tiff = "II*\0" . pack('V', 8) . pack('v', 1) . pack('vvVvv', 0x0112, 3, 1, $orientation, 0) . pack('V', 0) . '59.2500 N, 2.6000 W';
-    $exif = "Exif\0\0" . $tiff;
+    $tiff = "II*\0".pack('V', 8).pack('v', 1).pack('vvVvv', 0x0112, 3, 1, $orientation, 0).pack('V', 0).'59.2500 N, 2.6000 W';
+    $exif = "Exif\0\0".$tiff;
 
-    return base64_encode(substr($jpeg, 0, 2) . "\xFF\xE1" . pack('n', strlen($exif) + 2) . $exif . substr($jpeg, 2));
+    return base64_encode(substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2));
 }
 
 /** @param  array<string, mixed>  $look */
@@ -43,7 +43,7 @@ it('takes the light of the kitchen out by the white card', function () {
     $this->fill($batch);
     Carbon::setTestNow(Carbon::now()->addDays(3));
     // The same oil by a warm lamp: every channel dimmed in linear light as the card is. It must come out alike.
-    $lamp = fn(float $v, float $share): int => (int) round(
+    $lamp = fn (float $v, float $share): int => (int) round(
         255 *
             (($l = ($v / 255 > 0.04045 ? (($v / 255 + 0.055) / 1.055) ** 2.4 : $v / 255 / 12.92) * $share) > 0.0031308
                 ? 1.055 * $l ** (1 / 2.4) - 0.055
@@ -74,10 +74,10 @@ it('keeps a picture small, upright, and without where it was taken', function ()
     $sent = withExif(aPhoto([200, 180, 90], [250, 250, 250], side: 1600), 6);
     expect((string) base64_decode($sent))->toContain('59.2500 N');
     // Turned a quarter clockwise, what was at the left is above.
-    looked($this, $batch, ['photo' => 'data:image/jpeg;base64,' . $sent, 'oil' => [0.5, 0.2], 'card' => [0.5, 0.8]])
+    looked($this, $batch, ['photo' => 'data:image/jpeg;base64,'.$sent, 'oil' => [0.5, 0.2], 'card' => [0.5, 0.8]])
         ->assertOk()
-        ->assertJsonPath('colour.points.0.swatch', fn(string $hex) => abs(hexdec(substr($hex, 1, 2)) - 200) < 6);
-    $photo = app(CurrentHouse::class)->within($this->house, fn() => Photo::query()->firstOrFail());
+        ->assertJsonPath('colour.points.0.swatch', fn (string $hex) => abs(hexdec(substr($hex, 1, 2)) - 200) < 6);
+    $photo = app(CurrentHouse::class)->within($this->house, fn () => Photo::query()->firstOrFail());
     $size = getimagesizefromstring($photo->jpeg);
     expect(max($size[0], $size[1]))
         ->toBe(900)
@@ -102,24 +102,24 @@ it('refuses what is no picture, or an enormous one', function (string $photo) {
 })->with([
     'words' => [base64_encode('hello there')],
     'not base64' => ['***'],
-    'half a JPEG' => [fn() => base64_encode(substr((string) base64_decode(aPhoto([200, 180, 90], [250, 250, 250])), 0, 60))],
+    'half a JPEG' => [fn () => base64_encode(substr((string) base64_decode(aPhoto([200, 180, 90], [250, 250, 250])), 0, 60))],
     'a GIF' => [
         base64_encode(
-            "GIF89a\x10\x00\x10\x00\x80\x00\x00\x00\x00\x00\xff\xff\xff" .
-                "!\xf9\x04\x01\x00\x00\x00\x00,\x00" .
+            "GIF89a\x10\x00\x10\x00\x80\x00\x00\x00\x00\x00\xff\xff\xff".
+                "!\xf9\x04\x01\x00\x00\x00\x00,\x00".
                 "\x00\x00\x00\x10\x00\x10\x00\x00\x02\x0e\x84\x8f\xa9\xcb\xed\x0f\xa3\x9c\xb4\xda\x8b\xb3>\x05\x00;",
         ),
     ],
-    'a speck' => [fn() => aPhoto([200, 180, 90], [250, 250, 250], 'png', 8)],
+    'a speck' => [fn () => aPhoto([200, 180, 90], [250, 250, 250], 'png', 8)],
     // A header that says 30,000 by 30,000: refused before it is opened.
     'a bomb' => [
-        fn() => base64_encode(
-            "\x89PNG\r\n\x1a\n" .
-                pack('N', 13) .
-                'IHDR' .
-                pack('NN', 30000, 30000) .
-                "\x08\x02\x00\x00\x00" .
-                pack('N', crc32('IHDR' . pack('NN', 30000, 30000) . "\x08\x02\x00\x00\x00")),
+        fn () => base64_encode(
+            "\x89PNG\r\n\x1a\n".
+                pack('N', 13).
+                'IHDR'.
+                pack('NN', 30000, 30000).
+                "\x08\x02\x00\x00\x00".
+                pack('N', crc32('IHDR'.pack('NN', 30000, 30000)."\x08\x02\x00\x00\x00")),
         ),
     ],
 ]);
@@ -141,7 +141,7 @@ it('says how much is still to come, or that there are too few looks', function (
         ->toContain('every few days');
     // Struck out in the logbook, a look counts no more.
     $entry = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))->first(
-        fn($e) => str_contains($e['title'], 'Smelled: 8'),
+        fn ($e) => str_contains($e['title'], 'Smelled: 8'),
     );
     $this->atHouse('POST', "/batches/{$batch->uid}/undo", ['entry' => $entry['id']])->assertOk();
     expect($this->atHouse('GET', "/batches/{$batch->uid}/looks")->json('scent.says'))->toContain('3 of at least 4');
@@ -164,7 +164,7 @@ it('refuses a look with nothing to it', function (array $look, string $field) {
 it('tells a sunny place from a dull one, and takes real days for its own', function () {
     $batch = $this->batch(['method' => 'solar']);
     $this->fill($batch);
-    $house = fn(float $latitude) => $this->house->forceFill(['latitude' => $latitude, 'longitude' => 0])->save();
+    $house = fn (float $latitude) => $this->house->forceFill(['latitude' => $latitude, 'longitude' => 0])->save();
     $house(59.25);
     $north = $this->atHouse('GET', '/sun')->assertOk()->json();
     expect($north['better'])->toBeFalse()->and($north['says'])->toContain('sun and shelf are the same');
@@ -179,7 +179,7 @@ it('tells a sunny place from a dull one, and takes real days for its own', funct
         ->and((float) $sunny['ready'][0]['warm_text'])
         ->toBeGreaterThan((float) $sunny['ready'][2]['warm_text'])
         ->and(
-            strtotime($sunny['ready'][0]['text'] . ' 2026') <= strtotime($sunny['ready'][2]['text'] . ' 2026') ||
+            strtotime($sunny['ready'][0]['text'].' 2026') <= strtotime($sunny['ready'][2]['text'].' 2026') ||
                 str_contains($sunny['ready'][2]['text'], 'Jan'),
         )
         ->toBeTrue();
@@ -188,8 +188,8 @@ it('tells a sunny place from a dull one, and takes real days for its own', funct
         ->assertOk()
         ->json();
     $csv =
-        "day,cloud,low,high\n" .
-        implode("\n", array_map(fn(int $d) => "2026-11-{$d},100%,5,8", range(24, 30))) .
+        "day,cloud,low,high\n".
+        implode("\n", array_map(fn (int $d) => "2026-11-{$d},100%,5,8", range(24, 30))).
         "\n2026-13-01,0.2,,\n2026-12-01,7,,\n2027-01-01,0.1,,\n";
     $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode($csv), 'do' => true])
         ->assertOk()
@@ -229,7 +229,7 @@ it('keeps a picture of an old page with a note, or by itself, and with the note 
     $page = aPhoto([240, 235, 220], [40, 40, 60], 'png', 2400);
     $kept = $this->atHouse('POST', "/batches/{$batch->uid}/notes", [
         'note' => 'Green book, page 12.',
-        'photo' => 'data:image/png;base64,' . $page,
+        'photo' => 'data:image/png;base64,'.$page,
     ])
         ->assertOk()
         ->json('entries.0');
@@ -256,7 +256,7 @@ it('refuses a note of nothing, and a picture that is none, and keeps nothing of 
     $this->atHouse('POST', "/batches/{$batch->uid}/notes", $body)
         ->assertStatus(422)
         ->assertJsonPath('faults.0.field', $field);
-    expect(app(CurrentHouse::class)->within($this->house, fn() => Photo::query()->count()))
+    expect(app(CurrentHouse::class)->within($this->house, fn () => Photo::query()->count()))
         ->toBe(0)
         ->and(array_column($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'), 'kind'))
         ->not->toContain('note');
@@ -285,15 +285,15 @@ it('says what weather it would take before it takes any', function () {
 
 it('tells by all of a file what its clouds are a part of', function (string $cloud, array $shares, array $refused) {
     $lines = array_map(
-        fn(string $each, int $at) => sprintf('%02d/11/2026,%s', 14 + $at, $each),
+        fn (string $each, int $at) => sprintf('%02d/11/2026,%s', 14 + $at, $each),
         explode(' ', $cloud),
         range(0, substr_count($cloud, ' ')),
     );
-    $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode("date,cloud\n" . implode("\n", $lines)), 'do' => true])
+    $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode("date,cloud\n".implode("\n", $lines)), 'do' => true])
         ->assertOk()
         ->json();
     $taken = DB::table('weather_days')->orderBy('day')->pluck('cloud');
-    expect($taken->map(fn($share) => round((float) $share, 3))->all())
+    expect($taken->map(fn ($share) => round((float) $share, 3))->all())
         ->toBe($shares)
         ->and(array_column($took['refused'], 'sentence'))
         ->toBe($refused);
@@ -322,7 +322,7 @@ it('reads eighths by their column, and degrees as they are read here', function 
         DB::table('weather_days')
             ->orderBy('day')
             ->get(['cloud', 'low_c', 'high_c'])
-            ->map(fn($day) => array_map('floatval', (array) $day))
+            ->map(fn ($day) => array_map('floatval', (array) $day))
             ->all(),
     )
         ->toEqual([['cloud' => 1.0, 'low_c' => 5.0, 'high_c' => 10.0], ['cloud' => 0.25, 'low_c' => 5.0, 'high_c' => 10.0]])

@@ -1,6 +1,6 @@
 <?php
 
-require_once dirname(__DIR__) . '/Begun.php';
+require_once dirname(__DIR__).'/Begun.php';
 
 it('says so when its oil was thrown away since', function () {
     [$made, $batch] = begunSalve();
@@ -63,7 +63,7 @@ it('is on Today with its next step, on the Shelf when it is poured, and found by
     $melt = $this->atHouse('GET', '/today')->json('melt');
     expect($melt[0]['code'])->toBe('P26-001')->and($melt[0]['says'])->toStartWith('Wash the tins')->and($melt[0]['wrong'])->toBeFalse();
     foreach (['p26-0', 'salve', 'calendula sal', 'calendula'] as $typed) {
-        expect(array_column($this->atHouse('GET', '/find?q=' . urlencode($typed))->json('found'), 'path'))->toContain(
+        expect(array_column($this->atHouse('GET', '/find?q='.urlencode($typed))->json('found'), 'path'))->toContain(
             "making/{$made['id']}",
         );
     }
@@ -114,7 +114,7 @@ it('labels each tin: ingredients by weight, what must be said, net weight, the c
     expect(preg_replace('/\s+/', ' ', $sheet['text']))
         ->toContain('Helianthus Annuus Seed Oil')
         ->and($sheet['codes'])
-        ->toBe(array_fill(0, 3, url('/h/' . $this->house->uid . "/making/{$made['id']}")));
+        ->toBe(array_fill(0, 3, url('/h/'.$this->house->uid."/making/{$made['id']}")));
     // One that is gone needs none; a clash is shown, and what no label has is refused.
     $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'used'])->assertOk();
     expect($this->atHouse('GET', "{$path}/label")->json('bottles'))->toBe(2);
@@ -133,13 +133,13 @@ it('writes down for how much a tin was sold as it is typed, and never for nothin
             ->assertStatus(422)
             ->assertJsonPath('faults.0.field', 'price');
     }
-    $sold = fn(int $tin, mixed $price): ?string => $this->atHouse('POST', "{$path}/tins", [
+    $sold = fn (int $tin, mixed $price): ?string => $this->atHouse('POST', "{$path}/tins", [
         'tin' => $tin,
         'how' => 'sold',
         'price' => $price,
     ])
         ->assertOk()
-        ->json('tins.' . ($tin - 1) . '.price_text');
+        ->json('tins.'.($tin - 1).'.price_text');
     expect($sold(1, '£4.50'))->toBe('£4.50')->and($sold(2, '4,50'))->toBe('£4.50')->and($sold(3, null))->toBeNull();
 });
 
@@ -149,11 +149,11 @@ it('gives the year’s account of what was made and where it went, and a card to
     $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 2], ['ml' => 15, 'count' => 1]]])->assertOk();
     $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'sold', 'to' => '=fair', 'price' => 6.5])->assertOk();
     $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'given', 'to' => 'the neighbour'])->assertOk();
-    $read = fn(string $csv): array => array_map(fn(string $line) => str_getcsv($line, escape: ''), explode("\n", trim($csv)));
+    $read = fn (string $csv): array => array_map(fn (string $line) => str_getcsv($line, escape: ''), explode("\n", trim($csv)));
     $csv = $read($this->atHouse('GET', '/account.csv?year=2026')->assertOk()->streamedContent());
-    $rows = array_map(fn(array $row) => array_combine($csv[0], $row), array_slice($csv, 1));
-    $of = fn(string $code, string $ml): array => array_values(
-        array_filter($rows, fn($r) => $r['code'] === $code && $r['size_ml'] === $ml),
+    $rows = array_map(fn (array $row) => array_combine($csv[0], $row), array_slice($csv, 1));
+    $of = fn (string $code, string $ml): array => array_values(
+        array_filter($rows, fn ($r) => $r['code'] === $code && $r['size_ml'] === $ml),
     )[0];
     expect(array_intersect_key($of('P26-001', '30'), array_flip(['kind', 'made', 'here', 'sold', 'given', 'income', 'went_to'])))
         ->toBe([
@@ -198,6 +198,6 @@ it('finds what is wrong with a product by its own records and those of its oil, 
         ->assertOk()
         ->json('entries.0');
     expect($noted['kind'])->toBe('fault')->and($noted['title'])->toStartWith('Seen: ')->toContain('grainy')->toContain('Most likely ');
-    $signs = collect($this->atHouse('GET', '/faults')->json('signs'))->filter(fn(array $sign) => in_array('product', $sign['of'], true));
+    $signs = collect($this->atHouse('GET', '/faults')->json('signs'))->filter(fn (array $sign) => in_array('product', $sign['of'], true));
     expect($signs->pluck('id')->all())->toBe(['fur', 'off', 'rancid', 'soft', 'hard', 'grainy', 'sweating', 'layered', 'pitted']);
 });

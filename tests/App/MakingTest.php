@@ -4,7 +4,7 @@ use App\Models\Making;
 use App\Models\MakingEntry;
 use Illuminate\Support\Facades\DB;
 
-require_once dirname(__DIR__) . '/Begun.php';
+require_once dirname(__DIR__).'/Begun.php';
 
 it('begins a product: a code, a plan that stays, its oil out of the bottles', function () {
     [$made, $batch] = begunSalve();
@@ -41,7 +41,7 @@ it('is weighed, tried, mended, poured and given away, a line of the logbook each
     [$made, $batch] = begunSalve(['essential_oils' => [['id' => 'lavender', 'percent' => 1]]]);
     $path = "/makings/{$made['id']}";
     $oil = "batch.{$batch}";
-    $write = fn(string $what, array $body) => $this->atHouse('POST', "{$path}/{$what}", $body)
+    $write = fn (string $what, array $body) => $this->atHouse('POST', "{$path}/{$what}", $body)
         ->assertOk()
         ->json();
     $write('steps', ['step' => 'dry']);
@@ -87,7 +87,7 @@ it('is weighed, tried, mended, poured and given away, a line of the logbook each
 
 it('takes back what it took, by what is undone and by what is thrown away before it is begun', function () {
     $lot = $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '100 g', 'price' => '5.00']]);
-    $wax = fn(): float => (float) DB::table('lots')->where('kind', 'wax')->value('left');
+    $wax = fn (): float => (float) DB::table('lots')->where('kind', 'wax')->value('left');
     [$made, $batch] = begunSalve();
     $path = "/makings/{$made['id']}";
     $planned = 100 - $wax();
@@ -141,7 +141,7 @@ it('is begun only when its cautions are read, and never of what must not be used
     $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
     $wish = ['oils' => [['batch' => $batch]], 'essential_oils' => [['id' => 'cinnamon-bark', 'percent' => 2]]] + POT;
     $plan = $this->atHouse('POST', '/melt/reckon', ['wish' => $wish])->json('cautions');
-    $must = array_values(array_filter($plan, fn(array $note) => $note['rank'] === 'stop' || ($note['acknowledge'] ?? false)));
+    $must = array_values(array_filter($plan, fn (array $note) => $note['rank'] === 'stop' || ($note['acknowledge'] ?? false)));
     expect($must)->not->toBe([]);
     $this->atHouse('POST', '/makings', ['wish' => $wish])->assertStatus(422);
     expect(Making::query()->count())->toBe(0);
@@ -194,8 +194,7 @@ it('does nothing to what is poured, thrown away, or of another house', function 
     $path = "/makings/{$made['id']}";
     $poured = $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]]])->assertOk();
     foreach (
-        ['weigh' => ['part' => 'beeswax'], 'mend' => ['out' => '3 g'], 'pour' => ['tins' => [['ml' => 30, 'count' => 1]]]]
-        as $what => $body
+        ['weigh' => ['part' => 'beeswax'], 'mend' => ['out' => '3 g'], 'pour' => ['tins' => [['ml' => 30, 'count' => 1]]]] as $what => $body
     ) {
         $this->atHouse('POST', "{$path}/{$what}", $body)
             ->assertStatus(422)
@@ -224,17 +223,17 @@ it('says where it stands from its logbook alone, and its logbook cannot be chang
     $making = Making::query()->where('uid', $made['id'])->firstOrFail();
     app(App\Actions\Melt\MakingLogbook::class)->refresh($making);
     expect(array_diff_key($this->atHouse('GET', $path)->json(), ['version' => 1]))->toEqual(array_diff_key($before, ['version' => 1]));
-    expect(fn() => DB::table('making_entries')->delete())->toThrow(Illuminate\Database\QueryException::class);
-    expect(fn() => DB::table('making_entries')->update(['by' => 'somebody else']))->toThrow(Illuminate\Database\QueryException::class);
+    expect(fn () => DB::table('making_entries')->delete())->toThrow(Illuminate\Database\QueryException::class);
+    expect(fn () => DB::table('making_entries')->update(['by' => 'somebody else']))->toThrow(Illuminate\Database\QueryException::class);
 });
 
 it('takes its scent and its tins out of Stores, and gives them back', function () {
-    $lot = fn(array $lot): string => $this->atHouse('POST', '/lots', ['lot' => $lot])
+    $lot = fn (array $lot): string => $this->atHouse('POST', '/lots', ['lot' => $lot])
         ->assertOk()
         ->json('lot.id');
     $lavender = $lot(['kind' => 'scent', 'material' => 'lavender', 'amount' => '10 mL', 'price' => '8']);
     $tins = $lot(['kind' => 'tin', 'material' => '30 mL', 'amount' => '2', 'price' => '0.80']);
-    $left = fn(string $id): float => (float) $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
+    $left = fn (string $id): float => (float) $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
     [$made] = begunSalve(['essential_oils' => [['id' => 'lavender', 'drops' => 20]]]);
     $path = "/makings/{$made['id']}";
     expect($left($lavender))->toEqualWithDelta(9, 0.001)->and($left($tins))->toEqual(2);
@@ -258,7 +257,7 @@ it('takes the bottles it is poured into out of Stores, by what they hold and not
     ])
         ->assertOk()
         ->json('lot.id');
-    $left = fn(): float => (float) $this->atHouse('GET', "/lots/{$lot}")->json('lot.left');
+    $left = fn (): float => (float) $this->atHouse('GET', "/lots/{$lot}")->json('lot.left');
     $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
     $made = $this->atHouse('POST', '/makings', [
         'wish' => ['product' => 'massage-oil', 'oils' => [['batch' => $batch]], 'tins' => [['ml' => 30, 'count' => 3]]],
@@ -276,7 +275,7 @@ it('takes the bottles it is poured into out of Stores, by what they hold and not
 
 it('counts the hands where the house has put a price on an hour', function () {
     $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '900 g', 'price' => '9']])->assertOk();
-    $cost = fn(): float => (float) $this->atHouse('POST', '/melt/reckon', ['wish' => ['oils' => ['olive']] + POT])->json(
+    $cost = fn (): float => (float) $this->atHouse('POST', '/melt/reckon', ['wish' => ['oils' => ['olive']] + POT])->json(
         'figures.cost.value',
     );
     $before = $cost();
@@ -295,37 +294,37 @@ it('counts the hands where the house has put a price on an hour', function () {
 it('says what the scale will read by what is in it, and how much goes with that', function () {
     [$made] = begunSalve();
     $path = "/makings/{$made['id']}";
-    $warm = array_values(array_filter($made['pot'], fn(array $part) => !$part['cool']));
+    $warm = array_values(array_filter($made['pot'], fn (array $part) => ! $part['cool']));
     [$first, $second] = $warm;
-    $says = fn(array $page, string $part): string => collect($page['steps'])->firstWhere('id', "weigh.{$part}")['says'];
+    $says = fn (array $page, string $part): string => collect($page['steps'])->firstWhere('id', "weigh.{$part}")['says'];
     // As planned: each on top of the one before it.
     expect($says($made, $first['id']))
         ->toContain('press it to nought')
         ->and($says($made, $second['id']))
-        ->toEndWith('the scale then reads ' . round($first['grams'] + $second['grams']) . ' g.');
+        ->toEndWith('the scale then reads '.round($first['grams'] + $second['grams']).' g.');
     // The other way about, it is read the other way about.
     $other = $this->atHouse('POST', "{$path}/weigh", ['part' => $second['id']])
         ->assertOk()
         ->json();
-    expect($says($other, $first['id']))->toEndWith('the scale then reads ' . round($first['grams'] + $second['grams']) . ' g.');
+    expect($says($other, $first['id']))->toEndWith('the scale then reads '.round($first['grams'] + $second['grams']).' g.');
     $this->atHouse('POST', "{$path}/undo", ['entry' => $other['entries'][0]['id']])->assertOk();
     $asPlanned = $this->atHouse('POST', "{$path}/weigh", ['part' => $first['id']])
         ->assertOk()
         ->json();
     expect($says($asPlanned, $second['id']))
-        ->toEndWith('the scale then reads ' . round($first['grams'] + $second['grams']) . ' g.')
+        ->toEndWith('the scale then reads '.round($first['grams'] + $second['grams']).' g.')
         ->not->toContain('planned');
     $this->atHouse('POST', "{$path}/undo", ['entry' => $asPlanned['entries'][0]['id']])->assertOk();
     // Twice as much went in: with twice of the other it is what was planned, and the scale reads what is on it.
-    $twice = $this->atHouse('POST', "{$path}/weigh", ['part' => $first['id'], 'amount' => 2 * $first['grams'] . ' g'])->json();
+    $twice = $this->atHouse('POST', "{$path}/weigh", ['part' => $first['id'], 'amount' => 2 * $first['grams'].' g'])->json();
     expect($says($twice, $second['id']))
-        ->toContain('the scale then reads ' . round(2 * $first['grams'] + $second['grams']) . ' g.')
-        ->toContain('100 % more than planned: with ' . round(2 * $second['grams']) . ' g of it the proportions are as planned');
+        ->toContain('the scale then reads '.round(2 * $first['grams'] + $second['grams']).' g.')
+        ->toContain('100 % more than planned: with '.round(2 * $second['grams']).' g of it the proportions are as planned');
 });
 
 it('is weighed on the simulated scale, tare after tare', function () {
     [$made, $batch] = begunSalve();
-    $does = fn(array $body): array => $this->atHouse('POST', '/scale', $body)->assertOk()->json();
+    $does = fn (array $body): array => $this->atHouse('POST', '/scale', $body)->assertOk()->json();
     $reads = function (): float {
         $this->travel(3)->seconds();
 
@@ -369,7 +368,7 @@ it('keeps fresh leaf in the ointment, watched at the Stove, until it is sieved',
     ])->assertOk();
     expect($begun->json('name'))->toBe('Plantain leaf soft ointment')->and($begun->json('leaf'))->toBeNull();
     $path = "/makings/{$begun->json('id')}";
-    $does = fn(string $what, array $body) => $this->atHouse('POST', "{$path}/{$what}", $body);
+    $does = fn (string $what, array $body) => $this->atHouse('POST', "{$path}/{$what}", $body);
     $does('weigh', ['part' => 'olive'])->assertOk();
     $does('weigh', ['part' => 'beeswax'])->assertOk();
     $does('steps', ['step' => 'melt', 'warmth' => '66 C'])->assertOk();

@@ -4,7 +4,7 @@ use App\Models\Tenancy\CurrentHouse;
 use App\Models\Tenancy\Role;
 use Illuminate\Support\Facades\DB;
 
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 /** The id of a batch that was bottled. */
 function bottledOil(array $wish = []): string
@@ -65,7 +65,7 @@ it('takes no more from a bottle than is in it, and offers all there is', functio
         ->and(implode('', array_column($refused->json('sentence'), 'text')))
         ->toContain('20 60 mL tins');
     $change = $refused->json('faults.0.ways.0.change');
-    $wish = array_filter(array_replace($wish, $change), fn(mixed $each) => $each !== null);
+    $wish = array_filter(array_replace($wish, $change), fn (mixed $each) => $each !== null);
     expect(
         $this->atHouse('POST', '/melt/reckon', ['wish' => $wish])
             ->assertOk()
@@ -167,7 +167,7 @@ it('asks the database as much for five oils as for one', function () {
             $count++;
         });
         $this->atHouse('POST', '/melt/reckon', [
-            'wish' => ['oils' => array_map(fn(string $id) => ['batch' => $id], $ids), 'tins' => [['ml' => 30, 'count' => 2]]],
+            'wish' => ['oils' => array_map(fn (string $id) => ['batch' => $id], $ids), 'tins' => [['ml' => 30, 'count' => 2]]],
         ])->assertOk();
 
         return $count;

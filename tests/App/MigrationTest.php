@@ -9,19 +9,19 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-require_once dirname(__DIR__) . '/Begun.php';
-require_once dirname(__DIR__) . '/Kept.php';
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Begun.php';
+require_once dirname(__DIR__).'/Kept.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 // Beside the database of the tests: how a table is made cannot be undone with them.
 beforeEach(function () {
-    $this->spare = config()->string('database.connections.mariadb.database') . '_older';
+    $this->spare = config()->string('database.connections.mariadb.database').'_older';
     DB::connection('mariadb')->getPdo();
     config(['database.connections.older' => ['database' => $this->spare] + config()->array('database.connections.mariadb')]);
     config(['database.connections.maker' => config()->array('database.connections.mariadb')]);
     DB::connection('maker')->statement("DROP DATABASE IF EXISTS {$this->spare}");
     DB::connection('maker')->statement("CREATE DATABASE {$this->spare}");
-    $this->migrate = fn(array $files): int => Artisan::call('migrate', [
+    $this->migrate = fn (array $files): int => Artisan::call('migrate', [
         '--database' => 'older',
         '--path' => $files,
         '--realpath' => true,
@@ -44,7 +44,7 @@ it('carries a house over from when sentences were stored, as they were said', fu
     ($this->migrate)(array_slice($all, 0, (int) $last));
     $older = DB::connection('older');
     // What a house has been asked since, it had not been asked then.
-    $then = fn(string $table): array => array_flip(Schema::connection('older')->getColumnListing($table));
+    $then = fn (string $table): array => array_flip(Schema::connection('older')->getColumnListing($table));
     foreach (['users' => [$this->keeper->id], 'houses' => [$this->house->id]] as $table => $ids) {
         $older
             ->table($table)
@@ -52,7 +52,7 @@ it('carries a house over from when sentences were stored, as they were said', fu
                 DB::table($table)
                     ->whereIn('id', $ids)
                     ->get()
-                    ->map(fn(stdClass $row) => array_intersect_key((array) $row, $then($table)))
+                    ->map(fn (stdClass $row) => array_intersect_key((array) $row, $then($table)))
                     ->all(),
             );
     }
@@ -114,7 +114,7 @@ it('carries a house over from when sentences were stored, as they were said', fu
             ->and($view['name'])
             ->toBe($told['name'])
             ->and($view['entries'][0]['title'])
-            ->toBe('Planned. ' . $told['plan']['sentence_text'])
+            ->toBe('Planned. '.$told['plan']['sentence_text'])
             ->and($batch->shelf->method)
             ->toBe($told['plan']['method']['id'])
             ->and($batch->diary?->says?->with)
@@ -129,7 +129,7 @@ it('counts and sums what a house has had, and until when its products are good',
     [$made, $batch] = begunSalve();
     $this->atHouse('POST', "/makings/{$made['id']}/pour", ['tins' => [['ml' => 30, 'count' => 2]]])->assertOk();
     $this->atHouse('POST', "/batches/{$batch}/keep", ['place' => 'room', 'glass' => 'clear'])->assertOk();
-    $this->atHouse('POST', bottledBatch() . '/discard', ['reason' => 'smells of paint'])->assertOk();
+    $this->atHouse('POST', bottledBatch().'/discard', ['reason' => 'smells of paint'])->assertOk();
     $all = glob(database_path('migrations/*.php')) ?: [];
     $at = (int) array_search(database_path('migrations/2026_11_28_000008_index_what_pages_ask.php'), $all, true);
     ($this->migrate)(array_slice($all, 0, $at));
@@ -139,9 +139,9 @@ it('counts and sums what a house has had, and until when its products are good',
         $then = array_flip(Schema::connection('older')->getColumnListing($table));
         $rows = DB::table($table)->when(
             $table !== 'making_batches' && $table !== 'houses',
-            fn($q) => $q->where('house_id', $this->house->id),
+            fn ($q) => $q->where('house_id', $this->house->id),
         );
-        $older->table($table)->insert($rows->get()->map(fn(stdClass $row) => array_intersect_key((array) $row, $then))->all());
+        $older->table($table)->insert($rows->get()->map(fn (stdClass $row) => array_intersect_key((array) $row, $then))->all());
     }
     $since = array_slice($all, $at);
     ($this->migrate)($since);

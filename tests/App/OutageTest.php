@@ -24,18 +24,18 @@ it('tells a database that is away from a question that is wrong', function (Quer
         ->not->toContain('lots');
 })->with([
     // Codes as MariaDB's own list has them: https://mariadb.com/kb/en/mariadb-error-code-reference/ (from memory).
-    'refused' => [fn() => databaseSays('SQLSTATE[HY000] [2002] Connection refused'), 503],
-    'gone away' => [fn() => databaseSays('SQLSTATE[HY000]: General error: 2006 MySQL server has gone away', 2006), 503],
+    'refused' => [fn () => databaseSays('SQLSTATE[HY000] [2002] Connection refused'), 503],
+    'gone away' => [fn () => databaseSays('SQLSTATE[HY000]: General error: 2006 MySQL server has gone away', 2006), 503],
     'lost in the middle' => [
-        fn() => databaseSays('SQLSTATE[HY000]: General error: 2013 Lost connection to server during query', 2013),
+        fn () => databaseSays('SQLSTATE[HY000]: General error: 2013 Lost connection to server during query', 2013),
         503,
     ],
-    'too many' => [fn() => databaseSays('SQLSTATE[HY000] [1040] Too many connections'), 503],
-    'going down' => [fn() => databaseSays('SQLSTATE[08S01]: 1053 Server shutdown in progress', 1053), 503],
-    'the disk is full' => [fn() => databaseSays('SQLSTATE[HY000]: 1021 Disk full', 1021), 507],
-    'the table is full' => [fn() => databaseSays("SQLSTATE[HY000]: 1114 The table 'lots' is full", 1114), 507],
-    'a question that is wrong' => [fn() => databaseSays("SQLSTATE[42S22]: 1054 Unknown column 'x'", 1054), 500],
-    'twice the same' => [fn() => databaseSays('SQLSTATE[23000]: 1062 Duplicate entry', 1062), 500],
+    'too many' => [fn () => databaseSays('SQLSTATE[HY000] [1040] Too many connections'), 503],
+    'going down' => [fn () => databaseSays('SQLSTATE[08S01]: 1053 Server shutdown in progress', 1053), 503],
+    'the disk is full' => [fn () => databaseSays('SQLSTATE[HY000]: 1021 Disk full', 1021), 507],
+    'the table is full' => [fn () => databaseSays("SQLSTATE[HY000]: 1114 The table 'lots' is full", 1114), 507],
+    'a question that is wrong' => [fn () => databaseSays("SQLSTATE[42S22]: 1054 Unknown column 'x'", 1054), 500],
+    'twice the same' => [fn () => databaseSays('SQLSTATE[23000]: 1062 Duplicate entry', 1062), 500],
 ]);
 
 it('says of a full disk what it is, wherever it was written to', function () {
@@ -58,7 +58,7 @@ it('says when to ask again, where too much was asked', function () {
 });
 
 it('believes a front that is named, and no other', function () {
-    $from = fn(): ?string => $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.2'])
+    $from = fn (): ?string => $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.2'])
         ->withHeaders(['X-Forwarded-For' => '198.51.100.7'])
         ->get('/api/me')
         ->baseRequest?->ip();

@@ -7,7 +7,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-require_once dirname(__DIR__, 2) . '/perf/rows.php';
+require_once dirname(__DIR__, 2).'/perf/rows.php';
 
 /** Many batches like one, copied in the database; each with the tasks of the first. */
 function copies($test, int $count): void
@@ -23,7 +23,7 @@ function copies($test, int $count): void
             'uid' => Str::lower(Str::ulid()->toString()),
             'code' => sprintf('26-%03d', $n),
         ]);
-        DB::table('tasks')->insert($tasks->map(fn($task) => [...(array) $task, 'id' => null, 'batch_id' => $id])->all());
+        DB::table('tasks')->insert($tasks->map(fn ($task) => [...(array) $task, 'id' => null, 'batch_id' => $id])->all());
     }
 }
 
@@ -53,7 +53,7 @@ it('walks along a board of the Shelf without losing or doubling a jar', function
     $seen = [];
     $after = '';
     do {
-        $part = $this->atHouse('GET', '/shelf?part=steeping&after=' . urlencode($after))->json('parts.0');
+        $part = $this->atHouse('GET', '/shelf?part=steeping&after='.urlencode($after))->json('parts.0');
         expect($part['total'])->toBe(40);
         $seen = [...$seen, ...array_column($part['jars'], 'code')];
         $after = $part['next'] ?? '';
@@ -126,11 +126,11 @@ it('counts days by the house’s calendar, and not by the server’s', function 
 
 it('finds by code, by name, by plant, and nothing of another house', function () {
     $batch = $this->batch();
-    $find = fn(string $typed, $as = null) => $this->atHouse('GET', '/find?q=' . urlencode($typed), [], $as)
+    $find = fn (string $typed, $as = null) => $this->atHouse('GET', '/find?q='.urlencode($typed), [], $as)
         ->assertOk()
         ->json('found');
     expect($find($batch->code)[0]['path'])
-        ->toBe('batch/' . $batch->uid)
+        ->toBe('batch/'.$batch->uid)
         ->and($find('marsh')[0]['kind'])
         ->toBe('jar')
         ->and(array_column($find('Tilia'), 'name'))
@@ -142,7 +142,7 @@ it('finds by code, by name, by plant, and nothing of another house', function ()
     // With a letter wrong it is sought by what was meant, and that is said.
     $this->atHouse('GET', '/find?q=marshmellow')
         ->assertJsonPath('meant', 'marshmallow')
-        ->assertJsonPath('found.0.path', 'batch/' . $batch->uid);
+        ->assertJsonPath('found.0.path', 'batch/'.$batch->uid);
     $this->atHouse('GET', '/find?q=marshmallow')->assertJsonPath('meant', null);
     $this->atHouse('GET', '/find?q=nothing+like+it')->assertJsonPath('meant', null)->assertJsonCount(0, 'found');
     $this->house = $this->aHouse($this->keeper, 'Other');
@@ -169,7 +169,7 @@ it('shows a surprise at the press for what it is', function (string $amount, str
     $offers = $this->atHouse('POST', "/batches/{$batch->uid}/filling", [])
         ->assertOk()
         ->json('offers');
-    expect(array_sum(array_map(fn($line) => $line['count'] * $line['capacity_ml'], $offers[0]['bottles'])))->toBeLessThanOrEqual(
+    expect(array_sum(array_map(fn ($line) => $line['count'] * $line['capacity_ml'], $offers[0]['bottles'])))->toBeLessThanOrEqual(
         $press['strained_ml'],
     );
 })->with([['150 mL', 'less', 'Press the herb again'], ['300 mL', 'as expected', 'within the range'], ['380 mL', 'more', 'is it water?']]);
@@ -246,14 +246,14 @@ it('takes over a key whose first try died before there was an answer', function 
         'user_id' => $this->keeper->id,
         'key' => 'died-at-work',
         'created_at' => now(),
-        'request_hash' => hash('sha256', "POST api/houses/{$this->house->uid}/batches\n" . json_encode(['wish' => $this->wish()])),
+        'request_hash' => hash('sha256', "POST api/houses/{$this->house->uid}/batches\n".json_encode(['wish' => $this->wish()])),
     ]);
     $first = $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')->assertOk();
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'died-at-work')
         ->assertOk()
         ->assertHeader('Idempotent-Replay', 'true')
         ->assertJsonPath('id', $first->json('id'));
-    expect(app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn() => App\Models\Batch::query()->count()))->toBe(1);
+    expect(app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count()))->toBe(1);
 });
 
 it('leaves nothing of a write whose answer could not be kept, and does it once when it is sent again', function () {
@@ -263,7 +263,7 @@ it('leaves nothing of a write whose answer could not be kept, and does it once w
             throw new RuntimeException('the power went');
         }
     });
-    $count = fn() => app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn() => App\Models\Batch::query()->count());
+    $count = fn () => app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count());
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'power-cut-1')
         ->assertStatus(503)
         ->assertHeader('Retry-After')
@@ -281,7 +281,7 @@ it('leaves nothing of a write whose answer could not be kept, and does it once w
 });
 
 it('keeps a refusal under its key, and no fault of its own', function () {
-    $refused = fn() => $this->atHouse('POST', '/batches', ['wish' => $this->wish(['ratio' => '1:900'])], key: 'refused-once');
+    $refused = fn () => $this->atHouse('POST', '/batches', ['wish' => $this->wish(['ratio' => '1:900'])], key: 'refused-once');
     $refused()->assertStatus(422);
     $refused()->assertStatus(422)->assertHeader('Idempotent-Replay', 'true');
     DB::listen(function ($query) use (&$broken): void {
@@ -301,7 +301,7 @@ it('says how late a jar is, by whole days of the calendar', function () {
     // Filled on 24 November for four weeks: due on 22 December.
     $batch = $this->batch();
     $this->fill($batch);
-    $said = fn(string $moment) => [Carbon::setTestNow($moment), $this->atHouse('GET', "/batches/{$batch->uid}")->json('jar')][1];
+    $said = fn (string $moment) => [Carbon::setTestNow($moment), $this->atHouse('GET', "/batches/{$batch->uid}")->json('jar')][1];
     expect($said('2026-12-21T20:00:00Z')['alert'])
         ->toBe('')
         ->and($said('2026-12-22T07:00:00Z')['alert'])
@@ -325,7 +325,7 @@ it('says how late a jar is, by whole days of the calendar', function () {
 it('does not ask to strain what is still warming', function () {
     $batch = $this->batch(['method' => 'slow-cooker', 'school' => 'hot']);
     $this->fill($batch);
-    $alert = fn() => $this->atHouse('GET', "/batches/{$batch->uid}")->json('jar.alert');
+    $alert = fn () => $this->atHouse('GET', "/batches/{$batch->uid}")->json('jar.alert');
     expect($alert())->toBe('');
     $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => 'warm_on', 'outcome' => 'done'])->assertOk();
     // Getting warm is no hour at warmth, each time it is put on.
@@ -349,7 +349,7 @@ it('begins a write again that waited for another as that for it, and tells of it
             throw new Illuminate\Database\QueryException('mariadb', 'insert into `batches`', [], $deadlock);
         }
     });
-    $count = fn() => app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn() => App\Models\Batch::query()->count());
+    $count = fn () => app(App\Models\Tenancy\CurrentHouse::class)->within($this->house, fn () => App\Models\Batch::query()->count());
     $this->atHouse('POST', '/batches', ['wish' => $this->wish()], key: 'both-at-once-1')->assertOk();
     expect($count())
         ->toBe(1)

@@ -3,13 +3,13 @@
 use App\Models\Batch;
 use Illuminate\Support\Carbon;
 
-require_once __DIR__ . '/../Pots.php';
+require_once __DIR__.'/../Pots.php';
 
 const PAN = ['herb' => ['id' => 'self-heal', 'state' => 'fresh'], 'oils' => ['olive'], 'method' => 'gentle-pan'];
 
 it('warms a pan at the Stove: on the flame, stirred, and off by its signs', function () {
     $batch = $this->batch(PAN);
-    $pans = fn() => $this->atHouse('GET', '/stove')->assertOk()->json('pans');
+    $pans = fn () => $this->atHouse('GET', '/stove')->assertOk()->json('pans');
     expect($pans()[0])
         ->toMatchArray(['batch' => $batch->uid, 'pan' => '24 cm wide pan', 'on' => false, 'task' => null, 'state_text' => 'not filled yet'])
         ->and($this->atHouse('GET', '/stove')->json('waiting'))
@@ -24,7 +24,7 @@ it('warms a pan at the Stove: on the flame, stirred, and off by its signs', func
         ])
         ->and(array_column($pans()[0]['signs'], 'id'))
         ->toBe(['bubbles_calmed', 'colour_turned']);
-    $task = fn(string $key, array $more = []) => $this->atHouse('POST', "/batches/{$batch->uid}/tasks", [
+    $task = fn (string $key, array $more = []) => $this->atHouse('POST', "/batches/{$batch->uid}/tasks", [
         'task' => $key,
         'outcome' => 'done',
         ...$more,
@@ -60,7 +60,7 @@ it('says of a pan what a pan wants, on Today too', function () {
     $batch = $this->batch(PAN);
     $this->fill($batch);
     $on = collect($this->atHouse('GET', '/today')->json('places'))
-        ->flatMap(fn(array $place) => $place['tasks'])
+        ->flatMap(fn (array $place) => $place['tasks'])
         ->firstWhere('step', 'warm_on');
     expect($on['title'])->toBe('Put the self-heal on the flame')->and($on['detail'])->not->toContain('water on')->not->toContain('jar');
 });
@@ -164,7 +164,7 @@ it('hangs a bowl half way in its water, put in cold', function () {
         'water' => [['id' => 'half', 'name' => 'half way up']],
         'poured' => 'cold',
     ]);
-    $pot = collect($page['cookers'])->first(fn(array $cooker) => in_array($cooker['id'], $page['waiting'][0]['cookers'], true));
+    $pot = collect($page['cookers'])->first(fn (array $cooker) => in_array($cooker['id'], $page['waiting'][0]['cookers'], true));
     $outlook = $this->atHouse('POST', '/stove/outlook', [
         'cooker' => $pot['id'],
         'setting' => 'lowest flame',
@@ -180,7 +180,7 @@ it('hangs a bowl half way in its water, put in cold', function () {
 
 it('plans round what is booked, and says before it is begun what beginning it would move', function () {
     $booked = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
-    $plan = fn(array $wish) => $this->atHouse('POST', '/reckon', [
+    $plan = fn (array $wish) => $this->atHouse('POST', '/reckon', [
         'wish' => $this->wish(['herb' => ['id' => 'calendula'], 'method' => 'slow-cooker', ...$wish]),
     ])
         ->assertOk()

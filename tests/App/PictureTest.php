@@ -25,13 +25,13 @@ function fourFields(int $wide = 80, int $high = 40): GdImage
 /** What stands in each quarter, in reading order: "rgbw". */
 function quarters(Picture $picture): string
 {
-    $letter = fn(array $rgb) => ['255,0,0' => 'r', '0,255,0' => 'g', '0,0,255' => 'b', '255,255,255' => 'w'][
+    $letter = fn (array $rgb) => ['255,0,0' => 'r', '0,255,0' => 'g', '0,0,255' => 'b', '255,255,255' => 'w'][
         implode(',', array_map(intval(...), $rgb))
     ] ?? '?';
 
-    return $letter($picture->patch(0.25, 0.25)) .
-        $letter($picture->patch(0.75, 0.25)) .
-        $letter($picture->patch(0.25, 0.75)) .
+    return $letter($picture->patch(0.25, 0.25)).
+        $letter($picture->patch(0.75, 0.25)).
+        $letter($picture->patch(0.25, 0.75)).
         $letter($picture->patch(0.75, 0.75));
 }
 
@@ -51,7 +51,7 @@ it('stands a picture upright however the camera was held', function (int $turned
 ]);
 
 it('makes it small and no smaller, and takes a glint for none of the colour', function () {
-    $size = fn(Picture $picture) => array_slice(getimagesizefromstring($picture->jpeg()), 0, 2);
+    $size = fn (Picture $picture) => array_slice(getimagesizefromstring($picture->jpeg()), 0, 2);
     expect($size(Picture::of(fourFields(1800, 900), 1)))
         ->toBe([900, 450])
         ->and($size(Picture::of(fourFields(1800, 900), 6)))

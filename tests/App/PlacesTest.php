@@ -26,14 +26,14 @@ function askedBeside(AppCase $test, string $path): array
     return $found[1];
 }
 
-beforeEach(fn() => $this->actingAs($this->keeper));
+beforeEach(fn () => $this->actingAs($this->keeper));
 
 it('fetches the code and the first answers of each address beside its page', function (string $address, string $script, array $asks) {
     $page = $this->get("/h/{$this->house->uid}/{$address}")
         ->assertOk()
         ->getContent();
     expect(askedBeside($this, "/h/{$this->house->uid}/{$address}"))->toBe(
-        array_map(fn(string $path) => "/api/houses/{$this->house->uid}{$path}", $asks),
+        array_map(fn (string $path) => "/api/houses/{$this->house->uid}{$path}", $asks),
     );
     $built = json_decode((string) file_get_contents(public_path('build/.vite/manifest.json')), true)["web/{$script}.tsx"]['file'];
     expect($page)->toContain("<link rel=\"modulepreload\" href=\"/build/{$built}\">");
@@ -79,11 +79,11 @@ it('asks with the page for what its place asks first, and of no stranger', funct
 });
 
 it('names files there are, and questions that the house answers', function () {
-    $uris = array_map(fn($route) => preg_replace('/\{[^}]+\}/', '*', $route->uri()), Route::getRoutes()->getRoutesByMethod()['GET']);
+    $uris = array_map(fn ($route) => preg_replace('/\{[^}]+\}/', '*', $route->uri()), Route::getRoutes()->getRoutesByMethod()['GET']);
     foreach (placesOf() as ['address' => $address, 'script' => $script, 'asks' => $asks]) {
         expect(is_file(base_path("web/{$script}.tsx")))->toBeTrue($script);
         foreach ($asks as $path) {
-            expect(in_array('api/houses/*' . preg_replace('/:\w+/', '*', $path), $uris, true))->toBeTrue("{$address} asks {$path}");
+            expect(in_array('api/houses/*'.preg_replace('/:\w+/', '*', $path), $uris, true))->toBeTrue("{$address} asks {$path}");
         }
     }
 });

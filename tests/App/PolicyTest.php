@@ -11,10 +11,10 @@ function houseRoutes(): array
     $found = [];
     foreach (Route::getRoutes()->getRoutes() as $route) {
         assert($route instanceof Routed);
-        if (!str_starts_with($route->uri(), 'api/houses/{house}')) {
+        if (! str_starts_with($route->uri(), 'api/houses/{house}')) {
             continue;
         }
-        $may = array_values(array_filter($route->gatherMiddleware(), fn($m) => is_string($m) && str_starts_with($m, 'can:')));
+        $may = array_values(array_filter($route->gatherMiddleware(), fn ($m) => is_string($m) && str_starts_with($m, 'can:')));
         expect($may)->toHaveCount(1, $route->uri());
         $found[] = [$route->methods()[0], $route->uri(), Ability::from(substr($may[0], 4))];
     }
@@ -25,15 +25,15 @@ function houseRoutes(): array
 it('lets each role through what is written by hand, and through no other', function (Role $role, string $letter) {
     // Never asked of the code: who may is read off the table, for each route there is.
     $may = [];
-    foreach ((array) file(dirname(__DIR__) . '/fixtures/roles.txt', FILE_IGNORE_NEW_LINES) as $line) {
-        if (!str_starts_with((string) $line, '#')) {
+    foreach ((array) file(dirname(__DIR__).'/fixtures/roles.txt', FILE_IGNORE_NEW_LINES) as $line) {
+        if (! str_starts_with((string) $line, '#')) {
             [$method, $uri, $who] = explode(' ', (string) $line);
             $may["{$method} {$uri}"] = str_contains($who, $letter);
         }
     }
     $batch = $this->batch();
     $person = $this->member($role);
-    $address = fn(string $uri) => substr(
+    $address = fn (string $uri) => substr(
         strtr($uri, [
             '{house}' => $this->house->uid,
             '{batch}' => $batch->uid,
@@ -55,7 +55,7 @@ it('lets each role through what is written by hand, and through no other', funct
     );
     expect(houseRoutes())->toHaveCount(count($may));
     foreach (houseRoutes() as [$method, $uri]) {
-        $named = $method . ' ' . (substr($uri, strlen('api/houses/{house}')) ?: '/');
+        $named = $method.' '.(substr($uri, strlen('api/houses/{house}')) ?: '/');
         expect($may)->toHaveKey($named);
         $status = $this->call_($method, $address($uri), [], $person)->getStatusCode();
         $may[$named] ? expect($status)->not->toBe(403, "{$role->value} {$named}") : expect($status)->toBe(403, "{$role->value} {$named}");
@@ -79,7 +79,7 @@ it('is not there at all for a stranger, nor for somebody not signed in', functio
         ->assertJsonPath('faults.0.field', 'jar');
     auth()->logout();
     foreach (houseRoutes() as [$method, $uri]) {
-        $this->json($method, '/' . strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid]))->assertUnauthorized();
+        $this->json($method, '/'.strtr($uri, ['{house}' => $this->house->uid, '{batch}' => $batch->uid]))->assertUnauthorized();
     }
 });
 
@@ -139,13 +139,13 @@ it('describes every route in the API document, and no other', function () {
     $described = [];
     foreach ($document['paths'] as $path => $verbs) {
         foreach (array_keys($verbs) as $verb) {
-            $described[] = strtoupper($verb) . ' /api' . $path;
+            $described[] = strtoupper($verb).' /api'.$path;
         }
     }
     $routed = [];
     foreach (Route::getRoutes()->getRoutes() as $route) {
-        if (str_starts_with($route->uri(), 'api/') && !str_contains($route->uri(), '{any}')) {
-            $routed[] = $route->methods()[0] . ' /' . $route->uri();
+        if (str_starts_with($route->uri(), 'api/') && ! str_contains($route->uri(), '{any}')) {
+            $routed[] = $route->methods()[0].' /'.$route->uri();
         }
     }
     sort($described);

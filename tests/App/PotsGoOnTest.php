@@ -42,7 +42,7 @@ function cooking(array $more = []): array
     return ['what' => 'long-oil', 'stage' => 'cook', 'oil' => '1 L', 'carrier' => 'sesame', 'liquid' => 'decoction', ...$more];
 }
 
-beforeEach(fn() => Carbon::setTestNow('2026-11-24T09:00:00Z'));
+beforeEach(fn () => Carbon::setTestNow('2026-11-24T09:00:00Z'));
 
 it('takes herb, oil and glycerin out of Stores when it is begun, and gives them back when it was never over a flame', function () {
     $root = lotOf(['kind' => 'herb', 'material' => 'marshmallow-root', 'state' => 'dried', 'amount' => '120 g']);
@@ -113,10 +113,10 @@ it('cooks a long oil with a cleansed oil and a decoction of the house, and follo
         ->and(array_column($trace['people'], 'person'))
         ->toBe(['Torin']);
     $back = $this->atHouse('GET', "/batches/{$batch}/trace")->json('things');
-    expect(array_column(array_filter($back, fn(array $each) => $each['kind'] === 'pot'), 'side'))->toBe(['back', 'back', 'back']);
+    expect(array_column(array_filter($back, fn (array $each) => $each['kind'] === 'pot'), 'side'))->toBe(['back', 'back', 'back']);
     // All of it is thrown away at once: what is left of the decoction, and the oil.
     $trace = $this->atHouse('GET', "/boils/{$water}/trace")->json();
-    $throw = array_column(array_filter($trace['things'], fn(array $each) => $each['do'] === 'throw-away'), 'id');
+    $throw = array_column(array_filter($trace['things'], fn (array $each) => $each['do'] === 'throw-away'), 'id');
     $this->atHouse('POST', "/boils/{$water}/recall", ['reason' => 'the root was mouldy', 'things' => $throw])->assertOk();
     expect(Boil::query()->where('uid', $water)->value('stage')->value)->toBe('discarded');
     $this->atHouse('GET', "/batches/{$batch}")->assertJsonPath('stage', 'discarded');
@@ -140,7 +140,7 @@ it('gives back what was poured into a pot that was never over a flame', function
 it('pours no pot of another kind, none that is not there, not more than is left, and nothing into a cleansing', function () {
     $oil = strained(['what' => 'long-oil', 'stage' => 'cleanse', 'oil' => '1 L', 'carrier' => 'sesame'], '900 mL');
     $water = strained(['what' => 'decoction', 'herbs' => ['marshmallow-root'], 'want' => '5 L'], '5 L');
-    $fault = fn(array $more): array => $this->atHouse('POST', '/boils', cooking($more))->assertStatus(422)->json('faults.0');
+    $fault = fn (array $more): array => $this->atHouse('POST', '/boils', cooking($more))->assertStatus(422)->json('faults.0');
     expect($fault(['oil_from' => $water]))
         ->toMatchArray(['field' => 'oil_from', 'reason' => 'unknown'])
         ->and($fault(['liquid_from' => $oil]))
@@ -235,8 +235,8 @@ it('labels what came of it: what it is, its plants, until when, how it is kept, 
     $this->atHouse('GET', "/boils/{$id}/labels.png")->assertOk();
     $this->atHouse('GET', "/boils/{$id}/code.svg")->assertOk();
     // An extract of 80 % is kept cool and dark for its year; one of 40 % in the cold, for its days.
-    $kept = fn(string $share): string => array_column(
-        $this->atHouse('GET', '/boils/' . strained(['what' => 'glycerin', 'total' => '100 g', 'share' => $share], '99 g') . '/label')->json(
+    $kept = fn (string $share): string => array_column(
+        $this->atHouse('GET', '/boils/'.strained(['what' => 'glycerin', 'total' => '100 g', 'share' => $share], '99 g').'/label')->json(
             'lines',
         ),
         'text',
@@ -273,7 +273,7 @@ it('goes out and in with the house: what was taken of what, and its label', func
     expect((new Opis\JsonSchema\Validator())->validate(json_decode($first), $schema)->isValid())->toBeTrue();
     $first = json_decode($first, true);
     $stands = function () use ($oil, $water): array {
-        $told = fn(string $id): array => $this->atHouse('GET', "/boils/{$id}")
+        $told = fn (string $id): array => $this->atHouse('GET', "/boils/{$id}")
             ->assertOk()
             ->json();
         $kinds = array_column($this->atHouse('GET', "/boils/{$water}/trace")->json('things'), 'kind');

@@ -4,7 +4,7 @@ use App\Models\BatchYield;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 it('strains by weight with the jug, and keeps how it was done', function () {
     $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
@@ -126,7 +126,7 @@ it('finds the filling that leaves the least over, around what is wished for and 
         ->assertOk()
         ->json('lot.id');
     $this->atHouse('POST', "/lots/{$lot}/count", ['amount' => '0'])->assertOk();
-    $counts = fn(array $offer) => array_column($offer['bottles'], 'count', 'capacity_ml');
+    $counts = fn (array $offer) => array_column($offer['bottles'], 'count', 'capacity_ml');
     $fixed = $this->atHouse('POST', "{$path}/filling", ['fixed' => [['size' => bottleSize(30), 'count' => 2]]])
         ->assertOk()
         ->json('offers.0');
@@ -144,13 +144,13 @@ it('finds the filling that leaves the least over, around what is wished for and 
 });
 
 it('takes the bottles from Stores, oldest first, and puts them back when it is undone', function () {
-    $lot = fn(string $count, string $on) => $this->atHouse('POST', '/lots', [
+    $lot = fn (string $count, string $on) => $this->atHouse('POST', '/lots', [
         'lot' => ['kind' => 'bottle', 'material' => bottleSize(50), 'called' => '50 mL bottle', 'amount' => $count, 'got_on' => $on],
     ])
         ->assertOk()
         ->json('lot.id');
     [$old, $new] = [$lot('2', '2026-01-01'), $lot('10', '2026-06-01')];
-    $left = fn(string $id) => $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
+    $left = fn (string $id) => $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
     $path = bottledBatch([], '300 mL', [50 => 5]);
     expect([$left($old), $left($new)])->toEqual([0, 7]);
     $page = $this->atHouse('GET', $path)->json();
@@ -167,7 +167,7 @@ it('takes the bottles from Stores, oldest first, and puts them back when it is u
 });
 
 it('learns from every batch what stays in the herb, and plans by it', function () {
-    $yield = fn() => $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['jar' => $this->jarOf(505)->uid])])->json(
+    $yield = fn () => $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['jar' => $this->jarOf(505)->uid])])->json(
         'figures.yield_volume',
     );
     $first = $yield();
@@ -198,7 +198,7 @@ it('learns from every batch what stays in the herb, and plans by it', function (
     $this->atHouse('POST', "{$odd}/discard", ['reason' => 'it spilled'])->assertOk();
     $this->atHouse('GET', '/yields')->assertJsonPath('lines.0.batches', 3);
     // What the page says is what the rows say.
-    app(CurrentHouse::class)->within($this->house, fn() => expect(BatchYield::query()->count())->toBe(3));
+    app(CurrentHouse::class)->within($this->house, fn () => expect(BatchYield::query()->count())->toBe(3));
     $this->atHouse('GET', '/yields/one?form=root&way=wrung')->assertStatus(422);
     $this->atHouse('GET', '/yields/one?form=nothing&way=drained')->assertOk()->assertJsonPath('line.batches', 0);
 });
@@ -213,7 +213,7 @@ it('learns from wet herb by what it would weigh dry', function () {
     ]);
     $this->fill($batch);
     $this->atHouse('POST', "/batches/{$batch->uid}/strain", ['amount' => '540 mL', 'warmth' => 'had'])->assertOk();
-    $learned = app(CurrentHouse::class)->within($this->house, fn() => BatchYield::query()->firstOrFail());
+    $learned = app(CurrentHouse::class)->within($this->house, fn () => BatchYield::query()->firstOrFail());
     $losses = (float) Kettle\Infusion\Uptake::by('drained', Kettle\Material\Tables::shipped())->lossesMl;
     expect((float) $learned->dry_g)
         ->toEqualWithDelta(24.44, 0.01)
@@ -236,7 +236,7 @@ it('learns nothing from a mix of unlike forms', function () {
 
 it('weighs on the simulated scale, unsteady at first, to the gram', function () {
     $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
-    $do = fn(string $what) => $this->atHouse('POST', '/scale', ['do' => $what, 'batch' => $batch->uid])
+    $do = fn (string $what) => $this->atHouse('POST', '/scale', ['do' => $what, 'batch' => $batch->uid])
         ->assertOk()
         ->json();
     $later = function (int $s) {
@@ -279,20 +279,20 @@ it('counts what a jar was topped up with among what went in, and expects more of
         ->and($topped['entries'][0]['title'])
         ->toBe('Topped up with 59 mL');
     // As much as all that was poured at first may come out now, which could not before.
-    $this->atHouse('POST', "{$path}/strain", ['amount' => round($in * 1.05) . ' mL'])->assertOk();
+    $this->atHouse('POST', "{$path}/strain", ['amount' => round($in * 1.05).' mL'])->assertOk();
     $learned = BatchYield::query()->withoutGlobalScopes()->where('batch_id', $batch->id)->first();
     expect((float) $learned?->oil_ml)->toEqualWithDelta($in + 59.147, 0.01);
 });
 
 it('takes what a jar was topped up with out of Stores, from the lot it was filled from first, and gives it back undone', function () {
-    $lot = fn(string $amount): string => $this->atHouse('POST', '/lots', [
+    $lot = fn (string $amount): string => $this->atHouse('POST', '/lots', [
         'lot' => ['kind' => 'carrier', 'material' => 'olive', 'amount' => $amount, 'food_grade' => true],
     ])
         ->assertOk()
         ->json('lot.id');
     $first = $lot('380 mL');
     $second = $lot('1 L');
-    $left = fn(string $id): float => (float) $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
+    $left = fn (string $id): float => (float) $this->atHouse('GET', "/lots/{$id}")->json('lot.left');
     $wish = ['herb' => ['id' => 'calendula'], 'oils' => [['id' => 'olive', 'lot' => $first]], 'oil_amount' => '350 mL'];
     $id = $this->atHouse('POST', '/batches', ['wish' => $wish])
         ->assertOk()

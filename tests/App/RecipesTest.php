@@ -39,7 +39,7 @@ it('keeps a wish under a name, without the day it was for', function () {
         ->assertJsonPath('recipes.0.sentence', 'Calendula and self-heal in olive oil and jojoba, 1:7, cold, on a shelf');
     $this->atHouse('GET', '/find?q=harbour')
         ->assertJsonPath('found.0.kind', 'recipe')
-        ->assertJsonPath('found.0.path', 'recipes/' . $recipe['id']);
+        ->assertJsonPath('found.0.path', 'recipes/'.$recipe['id']);
 });
 
 it('keeps how it was, version by version', function () {
@@ -61,7 +61,7 @@ it('keeps how it was, version by version', function () {
         409,
     );
     $this->atHouse('GET', "/recipes/{$recipe['id']}")->assertJsonPath('name', 'Harbour hands');
-    expect(fn() => DB::table('recipe_versions')->update(['name' => 'x']))->toThrow(
+    expect(fn () => DB::table('recipe_versions')->update(['name' => 'x']))->toThrow(
         Illuminate\Database\QueryException::class,
         'append-only',
     );
@@ -165,7 +165,7 @@ it('asks the database as often for many recipes as for few', function () {
 });
 
 it('keeps a product as a recipe, gives it out as a file and as schema.org, and reads both back', function () {
-    require_once dirname(__DIR__) . '/Pressed.php';
+    require_once dirname(__DIR__).'/Pressed.php';
     $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
     $wish = ['product' => 'salve', 'oils' => [['batch' => $batch]], 'firmness' => 'firm', 'tins' => [['ml' => 30, 'count' => 4]]];
     $kept = $this->atHouse('POST', '/recipes', ['name' => 'Harbour balm', 'note' => 'for the nets', 'wish' => $wish])->assertOk();
@@ -229,7 +229,7 @@ it('gives out a product made of the house’s own wax by the wax’s name', func
         ->assertJsonPath('faults.0.sentence', 'No wax or butter is called “heather wax” here. Choose one from the list.')
         ->assertJsonPath(
             'sentence',
-            fn(array $said) => implode('', array_column($said, 'text')) ===
+            fn (array $said) => implode('', array_column($said, 'text')) ===
                 '100 g of salve, firm in a cool room, from olive oil, with heather wax.',
         );
 });

@@ -5,7 +5,7 @@ use App\Models\LogEntry;
 use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 /** What is left in the bottles of a batch, mL. */
 function leftIn(string $path): float
@@ -44,9 +44,9 @@ it('goes on herb once more from its bottles, as old as it is, and with all that 
         ->toContain('Calendula')
         ->toContain('Plantain');
     // No younger than the oil it was made in: strained and bottled, it is good no longer than that.
-    $best = fn(string $uid) => app(CurrentHouse::class)->within(
+    $best = fn (string $uid) => app(CurrentHouse::class)->within(
         $this->house,
-        fn() => Batch::query()->where('uid', $uid)->firstOrFail()->best_before,
+        fn () => Batch::query()->where('uid', $uid)->firstOrFail()->best_before,
     );
     expect($best($second['id'])->lessThanOrEqualTo($best($first['id'])))->toBeTrue();
 });
@@ -85,7 +85,7 @@ it('is begun once under one key, comes back when it is thrown away unfilled, and
     expect(leftIn($path))->toEqualWithDelta(250, 0.01);
     $line = app(CurrentHouse::class)->within(
         $this->house,
-        fn() => LogEntry::query()->where('kind', 'discarded')->orderByDesc('id')->firstOrFail()->uid,
+        fn () => LogEntry::query()->where('kind', 'discarded')->orderByDesc('id')->firstOrFail()->uid,
     );
     $this->atHouse('POST', "/batches/{$second['id']}/undo", ['entry' => $line])->assertOk();
     expect(leftIn($path))->toEqualWithDelta(50, 0.01);
@@ -122,7 +122,7 @@ it('is followed from a plant of the first charge to the bottle of the second, an
         ->json('lot.id');
     $path = bottledBatch(['herb' => ['id' => 'calendula']]);
     $second = charged($path, ['herbs' => [['id' => 'plantain-leaf']]]);
-    $names = fn(string $of) => implode(
+    $names = fn (string $of) => implode(
         '; ',
         array_column(
             $this->atHouse('GET', "/{$of}/trace")

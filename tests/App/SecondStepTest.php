@@ -97,8 +97,8 @@ it('is begun with the password, confirmed with a code, and shut with the houseâ€
     // The key URI that authenticator apps take.
     expect($begun['address'])
         ->toBe(
-            'otpauth://totp/Warm%20Kettle%3A' .
-                rawurlencode($this->keeper->email) .
+            'otpauth://totp/Warm%20Kettle%3A'.
+                rawurlencode($this->keeper->email).
                 "?secret={$secret}&issuer=Warm%20Kettle&algorithm=SHA1&digits=6&period=30",
         )
         ->and($begun['code'])
@@ -109,7 +109,7 @@ it('is begun with the password, confirmed with a code, and shut with the houseâ€
         ->assertStatus(422)
         ->assertJsonPath('faults.0.field', 'code');
     $now = codeNow($secret);
-    $codes = $this->call_('PUT', '/me/second-step', ['code' => substr($now, 0, 3) . ' ' . substr($now, 3)])
+    $codes = $this->call_('PUT', '/me/second-step', ['code' => substr($now, 0, 3).' '.substr($now, 3)])
         ->assertOk()
         ->json('codes');
     expect($codes)->toHaveCount(10)->and(array_unique($codes))->toHaveCount(10)->and($codes[0])->toMatch('/^[a-z2-7]{5}-[a-z2-7]{5}$/');
@@ -172,7 +172,7 @@ it('is asked for by a new-password link too, which is good again after a wrong c
             ->json('link'),
     );
     auth()->logout();
-    $use = fn(?string $code) => $this->postJson("/api/resets/{$link}", ['password' => 'a kettle on the wall', 'code' => $code]);
+    $use = fn (?string $code) => $this->postJson("/api/resets/{$link}", ['password' => 'a kettle on the wall', 'code' => $code]);
     $use(null)->assertStatus(422)->assertJsonPath('faults.0.reason', 'second');
     $use('000000')->assertStatus(422)->assertJsonPath('faults.0.reason', 'wrong');
     expect(password_verify('a present password', $helper->refresh()->password))->toBeTrue();

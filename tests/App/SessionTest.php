@@ -14,8 +14,8 @@ function sessionWrites(Closure $do): array
 
     return array_values(
         array_map(
-            fn(array $query) => strtok($query['query'], ' '),
-            array_filter(DB::getQueryLog(), fn(array $query) => !str_starts_with($query['query'], 'select')),
+            fn (array $query) => strtok($query['query'], ' '),
+            array_filter(DB::getQueryLog(), fn (array $query) => ! str_starts_with($query['query'], 'select')),
         ),
     );
 }
@@ -27,13 +27,13 @@ it('is what the application keeps its sessions with', function () {
 it('writes a session only where something changed, or where it was not told as used for long', function () {
     Carbon::setTestNow('2026-11-24 10:00:00');
     $id = str_repeat('s', 40);
-    expect(sessionWrites(fn($sessions) => [$sessions->read($id), $sessions->write($id, 'a')]))->toBe(['insert']);
+    expect(sessionWrites(fn ($sessions) => [$sessions->read($id), $sessions->write($id, 'a')]))->toBe(['insert']);
     Carbon::setTestNow('2026-11-24 10:04:59');
-    expect(sessionWrites(fn($sessions) => [$sessions->read($id), $sessions->write($id, 'a')]))
+    expect(sessionWrites(fn ($sessions) => [$sessions->read($id), $sessions->write($id, 'a')]))
         ->toBe([])
-        ->and(sessionWrites(fn($sessions) => [$sessions->read($id), $sessions->write($id, 'b')]))
+        ->and(sessionWrites(fn ($sessions) => [$sessions->read($id), $sessions->write($id, 'b')]))
         ->toBe(['update'])
-        ->and(sessionWrites(fn($sessions) => [$sessions->read($id), $sessions->write($id, 'b')]))
+        ->and(sessionWrites(fn ($sessions) => [$sessions->read($id), $sessions->write($id, 'b')]))
         ->toBe([]);
     // Used on and on without a change it does not end.
     foreach (range(1, 40) as $i) {
@@ -53,7 +53,7 @@ it('writes a session only where something changed, or where it was not told as u
 it('ends a session that was not used, and one that was signed out', function () {
     Carbon::setTestNow('2026-11-24 10:00:00');
     $id = str_repeat('t', 40);
-    sessionWrites(fn($sessions) => [$sessions->read($id), $sessions->write($id, 'a')]);
+    sessionWrites(fn ($sessions) => [$sessions->read($id), $sessions->write($id, 'a')]);
     sessionWrites(function ($sessions) use ($id) {
         $sessions->read($id);
         $sessions->destroy($id);

@@ -3,7 +3,7 @@
 use App\Models\Batch;
 use Illuminate\Support\Carbon;
 
-beforeEach(fn() => Carbon::setTestNow('2026-11-24T09:00:00Z'));
+beforeEach(fn () => Carbon::setTestNow('2026-11-24T09:00:00Z'));
 
 function burners(?int $count, int $status = 200): Illuminate\Testing\TestResponse
 {
@@ -104,7 +104,7 @@ it('waits for a double boiler that has the burner, and not for a slow cooker', f
     burners(1);
     $pot = cleansingPot();
     $slow = $this->batch(['method' => 'slow-cooker', 'school' => 'usual']);
-    $slots = fn(Batch $of): array => Batch::query()->withoutGlobalScopes()->findOrFail($of->id)->diary->slots;
+    $slots = fn (Batch $of): array => Batch::query()->withoutGlobalScopes()->findOrFail($of->id)->diary->slots;
     Carbon::setTestNow(Carbon::instance($slots($slow)[0]->from)->addMinute());
     expect(saysOf($pot))->toBe('Put it over the flame.');
     $boiler = $this->batch(['method' => 'double-boiler', 'school' => 'long']);
@@ -114,7 +114,7 @@ it('waits for a double boiler that has the burner, and not for a slow cooker', f
 
 it('moves a pot to a day, and back; the diary and the calendar follow', function () {
     $id = cleansingPot();
-    $move = fn(string $day, string $time, int $status = 200) => $this->atHouse('POST', "/boils/{$id}/move", [
+    $move = fn (string $day, string $time, int $status = 200) => $this->atHouse('POST', "/boils/{$id}/move", [
         'until' => $day,
         'time' => $time,
     ])->assertStatus($status);
@@ -135,7 +135,7 @@ it('moves a pot to a day, and back; the diary and the calendar follow', function
     $move('2026-11-28', '09:00', 422)->assertJsonPath('detail', 'It is over the flame: take it off before it is moved.');
     lightPot($id, false);
     // A night covered is its way; for days what is watery does not stand.
-    $notes = fn($page): array => array_column($page->json('notes'), 'id');
+    $notes = fn ($page): array => array_column($page->json('notes'), 'id');
     expect($notes($move('2026-11-25', '08:00')))
         ->not->toContain('stands-watery')
         ->and($notes($move('2026-11-28', '09:00')))

@@ -13,7 +13,7 @@ use Kettle\Stores\LotException;
 /** @return array{string, string} lots of root and oil */
 function stocked($test): array
 {
-    $add = fn(array $lot) => $test
+    $add = fn (array $lot) => $test
         ->atHouse('POST', '/lots', ['lot' => $lot])
         ->assertOk()
         ->json('lot.id');
@@ -26,7 +26,7 @@ function stocked($test): array
 
 function left($test, string $id): float
 {
-    return app(CurrentHouse::class)->within($test->house, fn() => (float) Lot::query()->where('uid', $id)->firstOrFail()->left);
+    return app(CurrentHouse::class)->within($test->house, fn () => (float) Lot::query()->where('uid', $id)->firstOrFail()->left);
 }
 
 it('takes what the plan says, and shows it on the batch and on the lot', function () {
@@ -112,7 +112,7 @@ it('asks nothing of the database anew for each way out that it tries', function 
     $ways = $this->atHouse('POST', '/reckon', ['wish' => $this->wish(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']])])->json(
         'notes.*.ways',
     );
-    $asked = array_map(fn(array $query): string => $query['query'] . json_encode($query['bindings']), DB::getQueryLog());
+    $asked = array_map(fn (array $query): string => $query['query'].json_encode($query['bindings']), DB::getQueryLog());
     DB::disableQueryLog();
     expect(array_merge(...$ways))->not->toBeEmpty()->and($asked)->toBe(array_unique($asked));
 });
@@ -121,9 +121,9 @@ it('refuses when a lot was emptied while the plan lay on the bench', function ()
     [, $oil] = stocked($this);
     $batch = $this->batch(['herb' => ['id' => 'marshmallow-root', 'amount' => '60 g']]);
     app(CurrentHouse::class)->within($this->house, function () use ($batch, $oil): void {
-        expect(fn() => app(StockLedger::class)->take($batch, [['lot' => $oil, 'amount' => 900.0]]))
+        expect(fn () => app(StockLedger::class)->take($batch, [['lot' => $oil, 'amount' => 900.0]]))
             ->toThrow(LotException::class, 'Sunflower oil holds 700 mL, and 900 mL is wanted from it')
-            ->and(fn() => app(StockLedger::class)->take($batch, [['lot' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'amount' => 1.0]]))
+            ->and(fn () => app(StockLedger::class)->take($batch, [['lot' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'amount' => 1.0]]))
             ->toThrow(LotException::class, 'holds 0 g');
     });
     expect(left($this, $oil))->toBe(700.0);

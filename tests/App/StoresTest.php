@@ -248,7 +248,7 @@ it('tells on Today what is past, ageing or low, and nothing that has more of its
     $this->atHouse('POST', "/lots/{$plenty}/count", ['amount' => '50 mL']);
     aLot($this, ['material' => 'rice-bran', 'amount' => '2 L', 'best_before' => '2029-01-01']);
     $today = $this->atHouse('GET', '/today')->assertOk();
-    expect(array_map(fn(array $each) => [$each['called'], $each['rank']], $today->json('stores')))
+    expect(array_map(fn (array $each) => [$each['called'], $each['rank']], $today->json('stores')))
         ->toBe([['sesame oil', 'past'], ['olive oil', 'ageing'], ['jojoba', 'low']])
         ->and($today->json('stores.0.says'))
         ->toBe('Its best-before was 20 Nov 2026.')
@@ -263,7 +263,7 @@ it('tells on Today what has been open or kept too long, though no day is on it',
     aLot($this, ['material' => 'sunflower', 'opened_on' => '2026-01-01']);
     aLot($this, ['kind' => 'herb', 'material' => 'chickweed', 'state' => 'fresh', 'amount' => '300 g', 'got_on' => '2026-11-20']);
     aLot($this, ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100 g', 'got_on' => '2026-07-01']);
-    expect(array_map(fn(array $each) => [$each['called'], $each['rank']], $this->atHouse('GET', '/today')->json('stores')))->toBe([
+    expect(array_map(fn (array $each) => [$each['called'], $each['rank']], $this->atHouse('GET', '/today')->json('stores')))->toBe([
         ['self-heal', 'ageing'],
         ['sunflower oil', 'ageing'],
         ['chickweed', 'ageing'],
@@ -282,7 +282,7 @@ it('has a verdict told on Today, and stops telling when it is used up', function
 
 it('never lets what happened to a lot be changed', function () {
     aLot($this);
-    expect(fn() => DB::table('lot_moves')->update(['amount' => 5]))->toThrow(Illuminate\Database\QueryException::class, 'append-only');
+    expect(fn () => DB::table('lot_moves')->update(['amount' => 5]))->toThrow(Illuminate\Database\QueryException::class, 'append-only');
 });
 
 it('does a repeated write once', function () {
@@ -301,9 +301,9 @@ it('sums what is left from what came and went, whatever is done', function () {
     $jar = $this->jarOf(505)->uid;
     for ($i = 0; $i < 12; $i++) {
         match (mt_rand(0, 2)) {
-            0 => $this->atHouse('POST', "/lots/{$id}/count", ['amount' => mt_rand(1, 4000) . ' mL'])->assertOk(),
+            0 => $this->atHouse('POST', "/lots/{$id}/count", ['amount' => mt_rand(1, 4000).' mL'])->assertOk(),
             1 => $this->batch(['jar' => $jar]),
-            default => $this->atHouse('POST', '/batches/' . $this->batch(['jar' => $jar])->uid . '/discard', [
+            default => $this->atHouse('POST', '/batches/'.$this->batch(['jar' => $jar])->uid.'/discard', [
                 'reason' => 'spilt',
             ])->assertOk(),
         };

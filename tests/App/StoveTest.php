@@ -8,7 +8,7 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-require_once __DIR__ . '/../Pots.php';
+require_once __DIR__.'/../Pots.php';
 
 it('warms a jar from switching on to taking out, and its logbook knows the hours', function () {
     $batch = warmBatch($this);
@@ -60,13 +60,13 @@ it('takes a sender’s readings once each, in any order, and counts them as if t
     $pot = begun($this, [warmBatch($this)], ['watch' => $probe]);
     $start = Carbon::now()->getTimestamp();
     Carbon::setTestNow(Carbon::now()->addHours(3));
-    $all = array_map(fn(int $i) => ['at' => $start + $i * 60, 'c' => 44 + 5 * sin($i / 20)], range(1, 170));
+    $all = array_map(fn (int $i) => ['at' => $start + $i * 60, 'c' => 44 + 5 * sin($i / 20)], range(1, 170));
     sent($this, $key, array_slice($all, 0, 60))->assertOk()->assertJsonPath('taken', 60);
     sent($this, $key, array_slice($all, 90))->assertOk();
     sent($this, $key, array_slice($all, 40, 60))->assertOk()->assertJsonPath('taken', 30)->assertJsonPath('doubled', 30);
     $kept = StoveProbe::query()->firstOrFail()->gathered;
     $whole = Kettle\Warmth\WarmHours::over(
-        array_map(fn(array $r) => [$r['at'], round($r['c'], 2)], $all),
+        array_map(fn (array $r) => [$r['at'], round($r['c'], 2)], $all),
         Kettle\Warmth\Band::about(49, 60),
     );
     expect(DB::table('readings')->count())
@@ -99,7 +99,7 @@ it('refuses a reading that cannot be, and takes the rest', function () {
     sent($this, $key, [['at' => $now, 'c' => 900]])
         ->assertStatus(422)
         ->assertSee('Fahrenheit');
-    sent($this, 'wrong' . $key, [['at' => $now, 'c' => 49]])->assertStatus(401);
+    sent($this, 'wrong'.$key, [['at' => $now, 'c' => 49]])->assertStatus(401);
     sent($this, $key, [])->assertStatus(422);
 });
 
@@ -115,8 +115,8 @@ it('tells a sender that stands in no pot, and one whose key was taken back', fun
 it('says what must be said: too warm, lost, water low, shake', function () {
     [$probe, $key] = aSender($this);
     $pot = begun($this, [warmBatch($this)], ['watch' => $probe]);
-    $ids = fn() => array_column($this->atHouse('GET', "/stove/{$pot['id']}")->json('alarms'), 'id');
-    $send = fn(float $c) => sent($this, $key, [['at' => Carbon::now()->getTimestamp(), 'c' => $c]])->assertOk();
+    $ids = fn () => array_column($this->atHouse('GET', "/stove/{$pot['id']}")->json('alarms'), 'id');
+    $send = fn (float $c) => sent($this, $key, [['at' => Carbon::now()->getTimestamp(), 'c' => $c]])->assertOk();
     Carbon::setTestNow(Carbon::now()->addMinutes(10));
     $send(49);
     expect($ids())->toBe([]);
@@ -178,13 +178,13 @@ it('goes on when its cooker is taken off the list', function () {
 });
 
 it('refuses jars of two warmths, too many, unfilled, or of no warm method', function () {
-    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->first(fn($c) => in_array('slow-cooker', $c['methods'], true))[
+    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->first(fn ($c) => in_array('slow-cooker', $c['methods'], true))[
         'id'
     ];
-    $start = fn(array $batches) => $this->atHouse('POST', '/stove', [
+    $start = fn (array $batches) => $this->atHouse('POST', '/stove', [
         'cooker' => $cooker,
         'setting' => 'Warm',
-        'batches' => array_map(fn($b) => $b->uid, $batches),
+        'batches' => array_map(fn ($b) => $b->uid, $batches),
         'watch' => 'hand',
     ]);
     $usual = warmBatch($this);
@@ -207,7 +207,7 @@ it('refuses jars of two warmths, too many, unfilled, or of no warm method', func
 
 it('foretells a pot with its range, and never a pot that is not there', function () {
     $batch = warmBatch($this);
-    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->first(fn($c) => in_array('slow-cooker', $c['methods'], true));
+    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->first(fn ($c) => in_array('slow-cooker', $c['methods'], true));
     $said = $this->atHouse('POST', '/stove/outlook', ['cooker' => $cooker['id'], 'setting' => 'Warm', 'batches' => [$batch->uid]])
         ->assertOk()
         ->json();
@@ -234,7 +234,7 @@ it('runs the simulated thermometer: warms, wanders, is lost now and then, and le
     $run = function (): void {
         app(CurrentHouse::class)->within(
             $this->house,
-            fn() => app(SimulatedProbe::class)->run(
+            fn () => app(SimulatedProbe::class)->run(
                 StoveSession::query()->firstOrFail(),
                 Probe::query()->where('kind', 'simulated')->firstOrFail(),
             ),
@@ -277,7 +277,7 @@ it('counts a trial at sixty times the clock for no jar', function () {
     Carbon::setTestNow(Carbon::now()->addMinutes(5));
     app(CurrentHouse::class)->within(
         $this->house,
-        fn() => app(SimulatedProbe::class)->run(
+        fn () => app(SimulatedProbe::class)->run(
             StoveSession::query()->firstOrFail(),
             Probe::query()->where('kind', 'simulated')->firstOrFail(),
         ),
@@ -313,7 +313,7 @@ it('reads a log by the degrees of its column, or of whoever reads thermometers h
     $took = $this->atHouse('POST', "/stove/{$pot['id']}/csv", ['csv' => base64_encode($csv), 'do' => true])
         ->assertOk()
         ->json();
-    expect(DB::table('readings')->orderBy('at')->pluck('centi_c')->map(fn($c) => (int) $c)->all())
+    expect(DB::table('readings')->orderBy('at')->pluck('centi_c')->map(fn ($c) => (int) $c)->all())
         ->toBe($centi)
         ->and(implode(' ', $took['notes']))
         ->toContain($notes);
@@ -332,7 +332,7 @@ it('reads a log from a file, with each refused line', function () {
     $pot = begun($this, [warmBatch($this)]);
     Carbon::setTestNow(Carbon::now()->addHours(2));
     $csv = "Time;Temperature\n2026-11-24 10:05;40,5\n2026-11-24 10:15;\"45,0\"\n2026-11-24 10:25;900\n2026-11-24 23:00;49\n";
-    $try = fn(bool $do) => $this->atHouse('POST', "/stove/{$pot['id']}/csv", ['csv' => base64_encode($csv), 'do' => $do])
+    $try = fn (bool $do) => $this->atHouse('POST', "/stove/{$pot['id']}/csv", ['csv' => base64_encode($csv), 'do' => $do])
         ->assertOk()
         ->json();
     expect($try(false)['taken'])

@@ -8,7 +8,7 @@ use App\Models\Tenancy\CurrentHouse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-require_once __DIR__ . '/../Pots.php';
+require_once __DIR__.'/../Pots.php';
 
 it('writes each thing done at the stove down, with who did it', function () {
     [$pot] = sending($this, 30);
@@ -22,8 +22,7 @@ it('writes each thing done at the stove down, with who did it', function () {
             ['pause', null],
             ['on', null],
             ['end', null],
-        ]
-        as [$what, $with]
+        ] as [$what, $with]
     ) {
         tend($this, $pot, $what, $with, $what === 'setting' ? 'only while I stand here' : '')->assertOk();
     }
@@ -66,7 +65,7 @@ it('counts for each jar what it was in for, when one is taken out before the oth
     $send = function (int $minutes) use ($key): void {
         $start = Carbon::now()->getTimestamp();
         Carbon::setTestNow(Carbon::now()->addMinutes($minutes));
-        sent($this, $key, array_map(fn(int $i) => ['at' => $start + $i * 60, 'c' => 49], range(1, $minutes)))->assertOk();
+        sent($this, $key, array_map(fn (int $i) => ['at' => $start + $i * 60, 'c' => 49], range(1, $minutes)))->assertOk();
     };
     $send(121);
     tend($this, $pot, 'jar_out', $first->uid)->assertOk()->assertJsonPath('state', 'on');
@@ -78,7 +77,7 @@ it('counts for each jar what it was in for, when one is taken out before the oth
         ->toBe([true, true]);
     $hours = app(CurrentHouse::class)->within(
         $this->house,
-        fn() => StoveJar::query()->orderBy('id')->pluck('hours')->map(fn($h) => round((float) $h, 2))->all(),
+        fn () => StoveJar::query()->orderBy('id')->pluck('hours')->map(fn ($h) => round((float) $h, 2))->all(),
     );
     expect($hours)->toBe([2.0, 3.0]);
     expect($this->atHouse('GET', "/batches/{$first->uid}")->json('entries.0.title'))->toBe('Taken off the warmth, 2 h at warmth');
@@ -96,14 +95,14 @@ it('does not count a night off twice, nor what cools in the band not at all', fu
     tend($this, $pot, 'pause')->assertOk();
     // Half an hour it cools, still warm; that counts when it goes off the next time.
     $off = Carbon::now()->getTimestamp();
-    sent($this, $key, array_map(fn(int $i) => ['at' => $off + $i * 60, 'c' => 49.0], [1, 2]))->assertOk();
+    sent($this, $key, array_map(fn (int $i) => ['at' => $off + $i * 60, 'c' => 49.0], [1, 2]))->assertOk();
     Carbon::setTestNow(Carbon::now()->addMinutes(30));
-    sent($this, $key, array_map(fn(int $i) => ['at' => $off + $i * 60, 'c' => 49.0], range(3, 30)))->assertOk();
+    sent($this, $key, array_map(fn (int $i) => ['at' => $off + $i * 60, 'c' => 49.0], range(3, 30)))->assertOk();
     Carbon::setTestNow(Carbon::now()->addHours(10));
     tend($this, $pot, 'on')->assertOk();
     tend($this, $pot, 'end')->assertOk();
     $logged = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))
-        ->filter(fn($e) => str_contains($e['title'], 'Taken off'))
+        ->filter(fn ($e) => str_contains($e['title'], 'Taken off'))
         ->pluck('title')
         ->all();
     expect(array_values($logged))
@@ -217,8 +216,7 @@ it('keeps one house’s pots, cookers, looks and days from another’s people', 
             ['GET', "/batches/{$batch->uid}/looks", []],
             ['GET', "/batches/{$batch->uid}/warmth", []],
             ['GET', "/batches/{$batch->uid}/sun", []],
-        ]
-        as [$method, $path, $body]
+        ] as [$method, $path, $body]
     ) {
         $this->call_($method, "/houses/{$own->uid}{$path}", $body, $stranger)->assertNotFound();
         $this->call_($method, "/houses/{$this->house->uid}{$path}", $body, $stranger)->assertNotFound();
@@ -298,7 +296,7 @@ it('learns no pot from a trial, from nothing, or from a pot that is gone', funct
 
 it('switches nothing on that is foretold to pass its ceiling, unless somebody says why', function () {
     $batch = warmBatch($this);
-    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->first(fn($c) => in_array('slow-cooker', $c['methods'], true));
+    $cooker = collect($this->atHouse('GET', '/stove')->json('cookers'))->first(fn ($c) => in_array('slow-cooker', $c['methods'], true));
     $asked = ['cooker' => $cooker['id'], 'setting' => 'High', 'batches' => [$batch->uid], 'watch' => 'hand'];
     $outlook = $this->atHouse('POST', '/stove/outlook', Illuminate\Support\Arr::except($asked, 'watch'))->assertOk()->json();
     expect(collect($outlook['warnings'])->firstWhere('id', 'too-warm')['rank'])
@@ -318,7 +316,7 @@ it('switches nothing on that is foretold to pass its ceiling, unless somebody sa
         ->assertOk()
         ->json('id');
     $line = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))->first(
-        fn(array $entry) => str_contains((string) $entry['note'], 'I stand by it'),
+        fn (array $entry) => str_contains((string) $entry['note'], 'I stand by it'),
     );
     expect($line['note'])
         ->toBe('I stand by it for half an hour')

@@ -2,12 +2,12 @@
 
 use Illuminate\Support\Facades\DB;
 
-require_once dirname(__DIR__) . '/Begun.php';
+require_once dirname(__DIR__).'/Begun.php';
 
 /** @return array<string, string> what is to be done with each, by name */
 function does(array $trace): array
 {
-    return array_column(array_filter($trace['things'], fn(array $each) => $each['side'] !== 'back'), 'do', 'name');
+    return array_column(array_filter($trace['things'], fn (array $each) => $each['side'] !== 'back'), 'do', 'name');
 }
 
 /** A lot of calendula, 250 mL of oil bottled from it, a salve of some of that, and things given and sold. */
@@ -63,7 +63,7 @@ it('follows a bad lot to whoever holds some of it', function () {
 
 it('follows a product back to everything behind it, and a wax only to what it went into', function () {
     [, $wax, , $made] = traced();
-    $back = array_filter($this->atHouse('GET', "/makings/{$made}/trace")->json('things'), fn(array $each) => $each['side'] === 'back');
+    $back = array_filter($this->atHouse('GET', "/makings/{$made}/trace")->json('things'), fn (array $each) => $each['side'] === 'back');
     expect(array_column($back, 'kind', 'name'))->toBe([
         'calendula' => 'lot',
         'yellow wax' => 'lot',
@@ -83,7 +83,7 @@ it('follows a product back to everything behind it, and a wax only to what it we
 it('tells nobody of what was undone, and finds a lot that is out of Stores', function () {
     [$lot, , $batch] = traced();
     $entries = $this->atHouse('GET', "/batches/{$batch}")->json('entries');
-    $line = array_values(array_filter($entries, fn(array $each) => str_contains($each['title'], 'Torin')))[0];
+    $line = array_values(array_filter($entries, fn (array $each) => str_contains($each['title'], 'Torin')))[0];
     $this->atHouse('POST', "/batches/{$batch}/undo", ['entry' => $line['id']])->assertOk();
     $this->atHouse('DELETE', "/lots/{$lot}")->assertNoContent();
     $trace = $this->atHouse('GET', "/lots/{$lot}/trace")
@@ -154,11 +154,11 @@ it('follows what somebody has, back to the plant, and what a product is made of 
     $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'given', 'to' => 'the ferry crew'])->assertOk();
     $this->atHouse('POST', "{$path}/tins", ['tin' => 2, 'how' => 'given', 'to' => 'the lighthouse'])->assertOk();
     $this->atHouse('POST', "/batches/{$batch}/use", ['bottle' => 3, 'how' => 'given', 'to' => 'The Ferry Crew'])->assertOk();
-    $trace = $this->atHouse('GET', '/trace/person?name=' . rawurlencode('the ferry crew'))
+    $trace = $this->atHouse('GET', '/trace/person?name='.rawurlencode('the ferry crew'))
         ->assertOk()
         ->json();
-    $kinds = fn(string $kind): array => array_values(
-        array_column(array_filter($trace['things'], fn(array $thing) => $thing['kind'] === $kind), 'name'),
+    $kinds = fn (string $kind): array => array_values(
+        array_column(array_filter($trace['things'], fn (array $thing) => $thing['kind'] === $kind), 'name'),
     );
     // One tin and one bottle of the many there are, the bottle that tin was poured from, and all that these came from.
     expect($kinds('tin'))
@@ -194,8 +194,8 @@ it('closes all that a lot went into with one press, each in its own logbook', fu
     $this->atHouse('POST', "{$path}/weigh", ['part' => 'beeswax'])->assertOk();
     $this->atHouse('POST', "{$path}/pour", ['tins' => [['ml' => 30, 'count' => 3]], 'where' => 'the dresser'])->assertOk();
     $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'given', 'to' => 'the ferry crew'])->assertOk();
-    $throws = fn(array $trace): array => array_values(
-        array_column(array_filter($trace['things'], fn(array $thing) => $thing['do'] === 'throw-away'), 'id'),
+    $throws = fn (array $trace): array => array_values(
+        array_column(array_filter($trace['things'], fn (array $thing) => $thing['do'] === 'throw-away'), 'id'),
     );
     $trace = $this->atHouse('GET', "/lots/{$lot}/trace")->json();
     $seen = $throws($trace);

@@ -6,7 +6,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
-beforeEach(fn() => Carbon::setTestNow('2026-11-24T10:10:00Z'));
+beforeEach(fn () => Carbon::setTestNow('2026-11-24T10:10:00Z'));
 
 /** @return list<string> newest first */
 function trailSays(): array
@@ -24,7 +24,7 @@ it('tells a keeper what happened to accounts and to who may do what', function (
     $this->call_('PUT', '/me/password', ['present' => 'a present password', 'password' => 'another kettle entirely'])->assertSuccessful();
     $this->call_('DELETE', '/me/sessions')->assertOk();
     auth()->logout();
-    $in = fn(string $email, string $password) => $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.9'])->postJson('/api/session', [
+    $in = fn (string $email, string $password) => $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.9'])->postJson('/api/session', [
         'email' => $email,
         'password' => $password,
     ]);
@@ -32,7 +32,7 @@ it('tells a keeper what happened to accounts and to who may do what', function (
     $in('nobody@example.org', 'not the one')->assertStatus(422);
     $in($torin->email, 'a kettle on the wall')->assertOk();
     auth()->logout();
-    $this->postJson('/api/resets/' . basename($link), ['password' => 'a harbour in the rain'])->assertOk();
+    $this->postJson('/api/resets/'.basename($link), ['password' => 'a harbour in the rain'])->assertOk();
     auth()->logout();
     newAccountForTrail($token);
     $this->atHouse('DELETE', "/people/{$torin->uid}")->assertOk();
@@ -89,7 +89,7 @@ it('tells the newest first, a page at a time, in few questions', function () {
             'user_id' => $helper->id,
             'by_id' => $this->keeper->id,
             'kind' => 'signed-in',
-            'from' => '192.0.2.' . $i,
+            'from' => '192.0.2.'.$i,
             'happened_at' => Carbon::now(),
         ]);
     }
@@ -105,7 +105,7 @@ it('tells the newest first, a page at a time, in few questions', function () {
         $seen = [...$seen, ...array_column($answer['events'], 'from')];
         $before = $answer['before'] === null ? null : "?before={$answer['before']}";
     }
-    expect($before)->toBeNull()->and($seen)->toBe(array_map(fn(int $i) => "192.0.2.{$i}", range(64, 0)));
+    expect($before)->toBeNull()->and($seen)->toBe(array_map(fn (int $i) => "192.0.2.{$i}", range(64, 0)));
     foreach (['?before=x', '?before=-1', '?before[]=1', '?before=12345678901234567890'] as $bad) {
         $this->atHouse('GET', "/trail{$bad}")
             ->assertStatus(422)
@@ -117,7 +117,7 @@ it('is never changed and never taken out, but with its house or its account', fu
     $helper = $this->member(Role::Helper);
     $this->atHouse('PATCH', "/people/{$helper->uid}", ['role' => 'reader'])->assertOk();
     foreach (["UPDATE security_events SET kind = 'x'", 'DELETE FROM security_events'] as $sql) {
-        expect(fn() => DB::statement($sql))->toThrow(Illuminate\Database\QueryException::class, 'append-only');
+        expect(fn () => DB::statement($sql))->toThrow(Illuminate\Database\QueryException::class, 'append-only');
     }
 });
 

@@ -67,9 +67,9 @@ it('takes in or refuses, whatever was done to the file, and every page still ope
         }
         $taken++;
         foreach (['/today', '/shelf', '/press', '/export'] as $page) {
-            expect($this->atHouse('GET', $page)->status())->toBe(200, implode('.', $place) . " {$page}");
+            expect($this->atHouse('GET', $page)->status())->toBe(200, implode('.', $place)." {$page}");
         }
-        foreach (app(CurrentHouse::class)->within($this->house, fn() => Batch::query()->pluck('uid')->all()) as $uid) {
+        foreach (app(CurrentHouse::class)->within($this->house, fn () => Batch::query()->pluck('uid')->all()) as $uid) {
             expect($this->atHouse('GET', "/batches/{$uid}")->status())
                 ->toBe(200, implode('.', $place))
                 ->and($this->atHouse('GET', "/batches/{$uid}/tag.pdf")->status())

@@ -78,7 +78,7 @@ it('exports a house that keeps to its schema, and reads back equal', function ()
 it('makes nothing twice from the same file', function () {
     BusyHouse::in($this);
     $file = BusyHouse::exported($this);
-    $count = fn() => [
+    $count = fn () => [
         DB::table('batches')->count(),
         DB::table('log_entries')->count(),
         DB::table('making_entries')->count(),
@@ -98,7 +98,7 @@ it('makes nothing twice from the same file', function () {
 it('takes in nothing of a press that cannot be', function () {
     BusyHouse::in($this);
     $whole = BusyHouse::exported($this);
-    $at = collect($whole['batches'])->search(fn($batch) => collect($batch['log'])->contains('kind', 'bottled'));
+    $at = collect($whole['batches'])->search(fn ($batch) => collect($batch['log'])->contains('kind', 'bottled'));
     $this->house = $this->aHouse($this->keeper, 'Second house');
     $breaks = [
         ['used', 'bottle', 0],
@@ -113,7 +113,7 @@ it('takes in nothing of a press that cannot be', function () {
     ];
     foreach ($breaks as [$kind, $key, $value]) {
         $file = $whole;
-        $line = collect($file['batches'][$at]['log'])->search(fn($line) => $line['kind'] === $kind);
+        $line = collect($file['batches'][$at]['log'])->search(fn ($line) => $line['kind'] === $kind);
         $file['batches'][$at]['log'][$line]['data'][$key] = $value;
         $this->atHouse('POST', '/import', $file)->assertStatus(422);
     }
@@ -167,11 +167,11 @@ it('changes nothing by a half-broken file', function (Closure $break) {
         ->toBeIn([400, 422])
         ->and($answer->json('detail'))
         ->toMatch('/\.$/');
-    app(CurrentHouse::class)->within($this->house, fn() => expect(Batch::query()->count())->toBe(0));
+    app(CurrentHouse::class)->within($this->house, fn () => expect(Batch::query()->count())->toBe(0));
 })->with([
-    'cut short' => [fn(array $f) => substr((string) json_encode($f), 0, -200)],
-    'another thing' => [fn(array $f) => ['hello' => 'world']],
-    'a wrong version' => [fn(array $f) => ['version' => 9] + $f],
+    'cut short' => [fn (array $f) => substr((string) json_encode($f), 0, -200)],
+    'another thing' => [fn (array $f) => ['hello' => 'world']],
+    'a wrong version' => [fn (array $f) => ['version' => 9] + $f],
     'the second batch broken' => [
         function (array $f) {
             unset($f['batches'][1]['plan']['jar']);
@@ -287,7 +287,7 @@ it('takes cookers, warm sessions with their line, days away, weather and picture
 });
 
 it('holds what a product is, and how it is wished, as the Melt publishes it', function () {
-    $read = fn(string $file): array => json_decode((string) file_get_contents(base_path("docs/formats/{$file}.schema.json")), true);
+    $read = fn (string $file): array => json_decode((string) file_get_contents(base_path("docs/formats/{$file}.schema.json")), true);
     $melt = $read('reckon')['$defs']['melt'];
     $house = $read('house')['$defs'];
     foreach (['house', ...App\Http\Requests\ReckonProduct::OF_THE_HOUSE] as $field) {
@@ -307,8 +307,8 @@ it('takes a shouldered jar out and in once, tells it from one like it, and refus
     $there = $this->aHouse($this->keeper, 'Another');
     $this->call_('POST', "/houses/{$there->uid}/import", $file)->assertOk();
     $this->call_('POST', "/houses/{$there->uid}/import", $file)->assertOk();
-    $flagons = fn(): array => array_values(
-        array_filter($this->call_('GET', "/houses/{$there->uid}/export")->json('jars'), fn(array $jar) => $jar['called'] === 'flagon'),
+    $flagons = fn (): array => array_values(
+        array_filter($this->call_('GET', "/houses/{$there->uid}/export")->json('jars'), fn (array $jar) => $jar['called'] === 'flagon'),
     );
     expect(array_column($flagons(), 'marks'))->toEqual([[['ml' => 400, 'mm' => 100]]]);
     $at = array_search('flagon', array_column($file['jars'], 'called'), true);

@@ -2,7 +2,7 @@
 
 use Illuminate\Support\Carbon;
 
-require_once dirname(__DIR__) . '/Pressed.php';
+require_once dirname(__DIR__).'/Pressed.php';
 
 /** A jar of turmeric powder in sunflower oil, filled two weeks ago and never to be strained. */
 function onItsSediment(): string
@@ -57,7 +57,7 @@ it('is topped up from Stores, and keeps no longer for it', function () {
     $ready = $this->atHouse('POST', "{$path}/ready", [])->json();
     $in = $ready['bottles'][0]['left_ml'];
     $this->atHouse('POST', "{$path}/use", ['bottle' => 1, 'how' => 'used', 'amount' => '60 mL', 'to' => 'fish'])->assertOk();
-    $left = fn(): float => (float) filter_var($this->atHouse('GET', "/lots/{$lot}")->json('lot.left'), FILTER_VALIDATE_FLOAT);
+    $left = fn (): float => (float) filter_var($this->atHouse('GET', "/lots/{$lot}")->json('lot.left'), FILTER_VALIDATE_FLOAT);
     $before = $left();
     $topped = $this->atHouse('POST', "{$path}/top-up", ['bottle' => 1, 'amount' => '50 mL'])
         ->assertOk()

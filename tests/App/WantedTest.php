@@ -2,7 +2,7 @@
 
 use App\Models\Batch;
 
-require_once __DIR__ . '/../Begun.php';
+require_once __DIR__.'/../Begun.php';
 
 /** A salve wanted by a day, of an oil that is not begun yet. */
 function wantedSalve(string $by = '+20 days', string $method = 'double-boiler', array $more = []): array
@@ -38,10 +38,10 @@ it('keeps a product for its day, and says when its oil and when it itself is beg
         ->and($card['oils'][0]['wish']['finished']['amount'])
         ->toMatch('/^\d+ mL$/');
     // In the diary on both days, and in its file.
-    $days = collect($this->atHouse('GET', '/diary?from=' . now()->modify('+10 days')->format('Y-m-d'))->json('days'))->flatMap(
-        fn(array $day) => $day['wanted'],
+    $days = collect($this->atHouse('GET', '/diary?from='.now()->modify('+10 days')->format('Y-m-d'))->json('days'))->flatMap(
+        fn (array $day) => $day['wanted'],
     );
-    expect($days->pluck('says')->filter(fn(string $says) => str_contains($says, 'make it, at the latest from')))->toHaveCount(1);
+    expect($days->pluck('says')->filter(fn (string $says) => str_contains($says, 'make it, at the latest from')))->toHaveCount(1);
     $ics = $this->atHouse('GET', '/diary.ics')->getContent();
     expect($ics)->toContain('Calendula salve: make it\\, at the latest from')->toContain('DTSTART;VALUE=DATE:');
 });
@@ -49,7 +49,7 @@ it('keeps a product for its day, and says when its oil and when it itself is beg
 it('begins its oil, waits for it, and is begun of it', function () {
     $card = wantedSalve();
     $oil = $card['oils'][0];
-    $start = fn(array $body) => $this->atHouse(
+    $start = fn (array $body) => $this->atHouse(
         'POST',
         '/batches',
         $body + [
@@ -74,7 +74,7 @@ it('begins its oil, waits for it, and is begun of it', function () {
     $start([])->assertStatus(422)->assertJsonPath('faults.0.field', 'wanted_oil');
     expect(DB::table('batches')->count())->toBe($batches);
     // It cannot be begun before its oil is there.
-    $begin = fn() => $this->atHouse('POST', '/makings', [
+    $begin = fn () => $this->atHouse('POST', '/makings', [
         'wish' => $now['wish'],
         'acknowledged' => ['daisy-family'],
         'wanted' => $card['id'],
@@ -95,7 +95,7 @@ it('begins its oil, waits for it, and is begun of it', function () {
 });
 
 it('is made sooner when nobody is at home then, never later; and says so when that is too late', function () {
-    $away = fn() => $this->atHouse('POST', '/absences', [
+    $away = fn () => $this->atHouse('POST', '/absences', [
         'called' => 'the mainland',
         'from' => now()->modify('+17 days')->format('Y-m-d'),
         'to' => now()->modify('+25 days')->format('Y-m-d'),
@@ -190,7 +190,7 @@ it('goes along with its house', function () {
 
 it('keeps from the day it is made and not from the day it is wanted', function () {
     $wish = ['product' => 'salve', 'oils' => ['olive'], 'tins' => [['ml' => 30, 'count' => 2]]];
-    $until = fn(array $wish): string => $this->atHouse('POST', '/melt/reckon', ['wish' => $wish])->json('figures.best_before.value');
+    $until = fn (array $wish): string => $this->atHouse('POST', '/melt/reckon', ['wish' => $wish])->json('figures.best_before.value');
     $by = $wish + ['ready_by' => now()->modify('+90 days')->format('Y-m-d')];
     expect($until($by) > $until($wish))->toBeTrue();
     $this->atHouse('POST', '/makings', ['wish' => $by])->assertOk();
@@ -198,7 +198,7 @@ it('keeps from the day it is made and not from the day it is wanted', function (
 });
 
 it('is in the diary with each of its oils, whichever days are looked at', function () {
-    $infuse = fn(string $herb, string $method): array => [
+    $infuse = fn (string $herb, string $method): array => [
         'infuse' => ['herbs' => [['id' => $herb]], 'oils' => ['olive'], 'method' => $method],
     ];
     wantedSalve('+100 days', 'cold', ['oils' => [$infuse('calendula', 'cold'), $infuse('yarrow', 'double-boiler')]]);
@@ -210,14 +210,13 @@ it('is in the diary with each of its oils, whichever days are looked at', functi
         foreach (
             $this->atHouse('GET', "/diary?from={$from}")
                 ->assertOk()
-                ->json('days')
-            as $day
+                ->json('days') as $day
         ) {
             $found = [...$found, ...array_column($day['wanted'], 'says')];
         }
     }
-    expect(count(array_filter($found, fn(string $says) => str_contains($says, 'last day to begin'))))
+    expect(count(array_filter($found, fn (string $says) => str_contains($says, 'last day to begin'))))
         ->toBe(2)
-        ->and(count(array_filter($found, fn(string $says) => str_contains($says, 'make it'))))
+        ->and(count(array_filter($found, fn (string $says) => str_contains($says, 'make it'))))
         ->toBe(1);
 });

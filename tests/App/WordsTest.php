@@ -42,7 +42,7 @@ function aTask(string $batch, int $minutes, bool $overdue = false, array $more =
 }
 
 it('says a moment as it is said in the house', function (string $moment, string $says) {
-    expect(inHouse($this, fn() => app(Times::class)->due(new DateTimeImmutable($moment))))->toBe($says);
+    expect(inHouse($this, fn () => app(Times::class)->due(new DateTimeImmutable($moment))))->toBe($says);
 })->with([
     ['2026-11-24T14:00:00Z', 'today 14:00'],
     ['2026-11-24T00:00:00Z', 'today 00:00'],
@@ -57,9 +57,9 @@ it('says a moment as it is said in the house', function (string $moment, string 
 
 it('counts days by the calendar of the house, over the change of the clocks too', function () {
     // Clocks go back at 01:00 UTC on 25 October 2026 in London (tz database); 23 h and 25 h days are days.
-    $days = fn(string $from, string $to) => inHouse(
+    $days = fn (string $from, string $to) => inHouse(
         $this,
-        fn() => app(Times::class)->daysBetween(new DateTimeImmutable($from), new DateTimeImmutable($to)),
+        fn () => app(Times::class)->daysBetween(new DateTimeImmutable($from), new DateTimeImmutable($to)),
     );
     expect($days('2026-10-24T22:00:00Z', '2026-10-25T22:00:00Z'))
         ->toBe(1)
@@ -72,12 +72,12 @@ it('counts days by the calendar of the house, over the change of the clocks too'
 });
 
 it('gives the year in the logbook only where it is another', function () {
-    $logged = fn(string $moment) => inHouse($this, fn() => app(Times::class)->logged(new DateTimeImmutable($moment)));
+    $logged = fn (string $moment) => inHouse($this, fn () => app(Times::class)->logged(new DateTimeImmutable($moment)));
     expect($logged('2026-07-01T12:05:00Z'))->toBe('Wed 1 Jul, 13:05')->and($logged('2025-12-31T12:05:00Z'))->toBe('31 Dec 2025, 12:05');
 });
 
 it('says how long the day’s work takes', function (int $minutes, string $hands) {
-    expect(inHouse($this, fn() => app(Headline::class)->of([aTask('a', $minutes)], 1)))->toBe("Tuesday. {$hands} of hands.");
+    expect(inHouse($this, fn () => app(Headline::class)->of([aTask('a', $minutes)], 1)))->toBe("Tuesday. {$hands} of hands.");
 })->with([
     [2, 'A few minutes'],
     [15, 'A quarter of an hour'],
@@ -90,7 +90,7 @@ it('says how long the day’s work takes', function (int $minutes, string $hands
 ]);
 
 it('says of the day what cannot wait, jar by jar', function () {
-    $of = fn(array $tasks, ?int $total = null) => inHouse($this, fn() => app(Headline::class)->of($tasks, $total ?? count($tasks)));
+    $of = fn (array $tasks, ?int $total = null) => inHouse($this, fn () => app(Headline::class)->of($tasks, $total ?? count($tasks)));
     expect($of([]))
         ->toBe('Tuesday. Nothing wants doing.')
         ->and($of([aTask('a', 10, more: ['open' => false])]))

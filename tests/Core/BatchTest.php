@@ -35,11 +35,11 @@ use Tests\Core\Folding;
 use Tests\Core\Support;
 
 $filled = ['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)];
-$strained = fn(float $ml = 300.0, string $at = '2026-10-29T10:00', string $way = 'squeezed') => [
+$strained = fn (float $ml = 300.0, string $at = '2026-10-29T10:00', string $way = 'squeezed') => [
     $at,
     new Strained("{$ml} mL", $ml, 'as expected', null, null, $way, false),
 ];
-$bottled = fn(int $count = 3, string $at = '2026-10-31T10:00', array $kept = []) => [
+$bottled = fn (int $count = 3, string $at = '2026-10-31T10:00', array $kept = []) => [
     $at,
     new Bottled([new FilledSize('s', '50 mL bottle', 50.0, $count)], 50.0 * $count, 0.0, $kept),
 ];
@@ -54,8 +54,7 @@ it('stands from stage to stage by what was done, and back by what was struck out
         $bottled(),
     ];
     foreach (
-        [[1, Stage::Planned], [2, Stage::Steeping], [3, Stage::Settling], [4, Stage::Poured], [5, Stage::Bottled]]
-        as [$many, $stage]
+        [[1, Stage::Planned], [2, Stage::Steeping], [3, Stage::Settling], [4, Stage::Poured], [5, Stage::Bottled]] as [$many, $stage]
     ) {
         expect(Folding::state($plan, array_slice($all, 0, $many))->progress->stage)->toBe($stage);
     }
@@ -108,7 +107,7 @@ it('lets a line be struck out only where nothing rests on it', function () use (
         ->toContain('undone already');
     // What is used up rests on its bottle.
     expect(
-        fn() => Folding::logbook([$filled, $bottled(), ['2026-11-01T10:00', new Used(1, 'used', 50.0, '', '')]])->toStrike('e1'),
+        fn () => Folding::logbook([$filled, $bottled(), ['2026-11-01T10:00', new Used(1, 'used', 50.0, '', '')]])->toStrike('e1'),
     )->toThrow(DiaryException::class);
 });
 
@@ -122,14 +121,14 @@ it('follows each bottle to where it went', function () use ($filled, $strained, 
         ['2026-11-03T10:00', new Used(9, 'used', 50.0, '', '')],
         ['2026-11-04T10:00', new Used(1, 'thrown', 30.0, '', '')],
     ]);
-    expect(array_map(fn(BottleState $bottle) => [$bottle->number, $bottle->leftMl, $bottle->state, $bottle->to], $state->bottles))
+    expect(array_map(fn (BottleState $bottle) => [$bottle->number, $bottle->leftMl, $bottle->state, $bottle->to], $state->bottles))
         ->toBe([[1, 0.0, 'thrown', ''], [2, 0.0, 'given', 'a neighbour'], [3, 50.0, 'in', '']])
         ->and($state->bottlesLeft())
         ->toBe(1);
 });
 
 it('asks for a smell while there is a bottle, and for nothing when the last is gone', function () use ($filled, $strained, $bottled) {
-    $steps = fn(BatchState $state): array => array_map(fn($task) => $task->step, $state->progress->tasks);
+    $steps = fn (BatchState $state): array => array_map(fn ($task) => $task->step, $state->progress->tasks);
     expect($steps(Folding::state(Folding::plan(), [$filled, $strained(), $bottled(1)])))
         ->toBe([Step::Smell])
         ->and(
@@ -146,7 +145,7 @@ it('asks for a smell while there is a bottle, and for nothing when the last is g
 });
 
 it('reckons the keeping from how it stands now, and from what it is for now', function () use ($filled, $strained, $bottled) {
-    $best = fn(array ...$more) => Folding::state(Folding::plan(), [
+    $best = fn (array ...$more) => Folding::state(Folding::plan(), [
         $filled,
         $strained(),
         $bottled(3, '2026-10-31T10:00', ['glass' => 'clear']),
@@ -207,7 +206,7 @@ it('gives what is kept cold its day, from what was done', function () {
         'jar' => null,
     ]);
     $fill = ['2026-10-01T10:00', new TaskLine('fill', Outcome::Done)];
-    $out = fn(string $at) => [$at, new Strained('', 80.0, '', null, null, 'drained', false)];
+    $out = fn (string $at) => [$at, new Strained('', 80.0, '', null, null, 'drained', false)];
     // Four days from filling where it was cold within four hours, and the four hours where it was not.
     expect(Folding::state($plan, [])->useBy)
         ->toBeNull()
@@ -237,7 +236,7 @@ it('draws what was strained out of a pan in the smallest jar that holds it, and 
 it('draws what is strained in a jar that narrows by its marks', function () {
     // The lowest 40 mm hold 100 mL; above, 400 mL in 80 mm are 5 mL a mm: 300 mL stand at 40 + 200 / 5.
     $waisted = Jar::measured('a', 'waisted jar', 500.0, 120.0, marks: Marks::kept([['ml' => 100.0, 'mm' => 40.0]]));
-    $planned = fn(string $called, float $brim, int $count = 1) => new PlannedJar(
+    $planned = fn (string $called, float $brim, int $count = 1) => new PlannedJar(
         $called,
         Jar::JAR,
         $count,
@@ -262,7 +261,7 @@ it('draws what is strained in a jar that narrows by its marks', function () {
 
 it('tells lists what they draw, and reads it back', function () use ($filled) {
     $looks = array_map(
-        fn(int $i) => ["2026-10-0{$i}T12:00", new ColourLook([70.0, 0.0, 40.0], [200 + $i, 180, 60], false, 'swatch')],
+        fn (int $i) => ["2026-10-0{$i}T12:00", new ColourLook([70.0, 0.0, 40.0], [200 + $i, 180, 60], false, 'swatch')],
         range(1, 9),
     );
     $state = Folding::state(Folding::plan(), [
@@ -320,7 +319,7 @@ it('reads plans of before some of it was written down', function () {
         ->toBeTrue()
         ->and($plan->routine(Methods::of(Tables::shipped()))->hours)
         ->toBe(672.0)
-        ->and(fn() => $plan->figure('oil_volume'))
+        ->and(fn () => $plan->figure('oil_volume'))
         ->toThrow(LogicException::class, 'oil_volume');
 });
 

@@ -13,13 +13,13 @@ use Kettle\Material\Tables;
 use Tests\Core\Support;
 use Tests\RandomWishes;
 
-require_once dirname(__DIR__) . '/Cautions.php';
+require_once dirname(__DIR__).'/Cautions.php';
 
 /** @return array<string, array{string, string, string}> worked by hand: the facts, the place, the exact cautions */
 function workedCautions(): array
 {
     $cases = [];
-    foreach ((array) file(dirname(__DIR__) . '/fixtures/cautions.txt', FILE_IGNORE_NEW_LINES) as $line) {
+    foreach ((array) file(dirname(__DIR__).'/fixtures/cautions.txt', FILE_IGNORE_NEW_LINES) as $line) {
         [$place, $facts, $ids] = array_map('trim', explode('|', (string) $line));
         $cases["{$place}: {$facts}"] = [$place, $facts, $ids];
     }
@@ -35,9 +35,9 @@ it('has worked cases enough, and each rule among them', function () {
     $cases = workedCautions();
     expect(count($cases))->toBeGreaterThanOrEqual(120);
     $shown = array_unique(explode(' ', implode(' ', array_column($cases, 2))));
-    $rules = array_map(fn(Caution $rule) => $rule->id, Cautions::of(Tables::shipped())->all());
+    $rules = array_map(fn (Caution $rule) => $rule->id, Cautions::of(Tables::shipped())->all());
     // Those of products have their own worked cases (MeltSafetyTest).
-    $melted = array_merge(...array_map(fn(array $case) => explode(' ', $case[1]), array_values(meltedCautions())));
+    $melted = array_merge(...array_map(fn (array $case) => explode(' ', $case[1]), array_values(meltedCautions())));
     expect(array_values(array_diff($rules, $shown, $melted)))->toBe([])->and(count(array_unique($rules)))->toBe(count($rules));
 });
 
@@ -74,7 +74,7 @@ it('leaves no hole in the words of any method’s plan', function (string $metho
     }
 })->with(
     array_map(
-        fn(string $method) => [$method, $method === 'gentle-pan' ? 'fresh' : 'dried'],
+        fn (string $method) => [$method, $method === 'gentle-pan' ? 'fresh' : 'dried'],
         array_keys(Methods::of(Tables::shipped())->all()),
     ),
 );
@@ -92,7 +92,7 @@ it('asks only for facts that can be', function () {
     $lines = array_column(workedCautions(), 1);
     // At the Melt, written out by hand: what a scent is, what a product is, whom it is for.
     $melted = array_merge(
-        array_map(fn(string $trait) => 'scent:' . $trait, [
+        array_map(fn (string $trait) => 'scent:'.$trait, [
             'vapour',
             'pregnancy',
             'pets',
@@ -103,8 +103,8 @@ it('asks only for facts that can be', function () {
             'daisy-family',
             'camphor',
         ]),
-        array_map(fn(string $person) => 'for:' . $person, ['child', 'newborn', 'pregnancy', 'pets', 'asthma']),
-        array_map(fn(string $trait) => 'product:' . $trait, [
+        array_map(fn (string $person) => 'for:'.$person, ['child', 'newborn', 'pregnancy', 'pets', 'asthma']),
+        array_map(fn (string $trait) => 'product:'.$trait, [
             'slippery',
             'stir-before-use',
             'grains',
@@ -114,7 +114,7 @@ it('asks only for facts that can be', function () {
         ]),
         ['cold-only', 'kind:spent-herb', 'leaf-in', 'part:decoction', 'part:glycerin-extract'],
     );
-    $known = array_unique(array_merge($melted, ...array_map(fn(string $line) => cautionFacts($line)->tags(), $lines)));
+    $known = array_unique(array_merge($melted, ...array_map(fn (string $line) => cautionFacts($line)->tags(), $lines)));
     foreach (Cautions::of(Tables::shipped())->all() as $rule) {
         expect(array_values(array_diff($rule->asks(), $known)))->toBe([], $rule->id);
     }
@@ -147,9 +147,9 @@ it('keeps to the figures of the extension services', function () {
 });
 
 it('knows no way to sour any other plant', function () {
-    $known = array_filter((new Cupboard(Tables::shipped()))->herbs(), fn($herb) => AcidSoak::partsFor($herb) !== null);
+    $known = array_filter((new Cupboard(Tables::shipped()))->herbs(), fn ($herb) => AcidSoak::partsFor($herb) !== null);
     expect(array_keys($known))->toEqualCanonicalizing(['garlic', 'basil', 'oregano', 'rosemary']);
-    expect(fn() => AcidSoak::for((new Cupboard(Tables::shipped()))->herb('onion'), 10))->toThrow(CautionException::class);
+    expect(fn () => AcidSoak::for((new Cupboard(Tables::shipped()))->herb('onion'), 10))->toThrow(CautionException::class);
 });
 
 it('plans a fresh kitchen oil for four days in the cold, and says so everywhere', function () {

@@ -3,7 +3,7 @@
 /** @return array{int, string} what ./kettle answers: its exit code and all it printed */
 function kettle(string $arguments, string $before = ''): array
 {
-    exec($before . ' ' . escapeshellarg(dirname(__DIR__, 2) . '/kettle') . ' ' . $arguments . ' 2>&1', $lines, $code);
+    exec($before.' '.escapeshellarg(dirname(__DIR__, 2).'/kettle').' '.$arguments.' 2>&1', $lines, $code);
 
     return [$code, implode("\n", $lines)];
 }

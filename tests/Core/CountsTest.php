@@ -60,7 +60,7 @@ it('says of counted herb that it is to be weighed, and widens the oil by it', fu
         'ratio' => '1:5',
     ];
     $plan = Support::planning()->plan($wish, Support::kitchen());
-    expect(array_map(fn($note) => $note->id, $plan->notes))->toContain('counted');
+    expect(array_map(fn ($note) => $note->id, $plan->notes))->toContain('counted');
     $oil = $plan->figures['oil_volume'];
     // 3 g at 1:5 is 15 mL; 1.5 to 6 g is 7.5 to 30.
     expect($oil->number())
@@ -96,7 +96,7 @@ it('blends the seven oils of a hair oil, and seven herbs in it', function () {
     $oils = ['olive', 'sunflower', 'sesame', 'jojoba', 'castor', 'avocado', 'argan'];
     $plan = Support::planning()->plan(
         [
-            'herbs' => array_map(fn(string $id) => ['id' => $id], [
+            'herbs' => array_map(fn (string $id) => ['id' => $id], [
                 'calendula',
                 'self-heal',
                 'yarrow',
@@ -105,7 +105,7 @@ it('blends the seven oils of a hair oil, and seven herbs in it', function () {
                 'nettle-leaf',
                 'hop',
             ]),
-            'oils' => array_map(fn(string $id) => ['id' => $id, 'parts' => '1'], $oils),
+            'oils' => array_map(fn (string $id) => ['id' => $id, 'parts' => '1'], $oils),
             'oil_amount' => '700 mL',
             'purpose' => 'hair',
         ],

@@ -15,11 +15,11 @@ use Tests\Core\Support;
 function kept(array $facts = [], array $oils = ['sunflower'], State $state = State::Dried): Keeping
 {
     $cupboard = new Cupboard(Tables::shipped());
-    $day = fn(string $day) => new DateTimeImmutable($day . 'T10:00:00Z');
+    $day = fn (string $day) => new DateTimeImmutable($day.'T10:00:00Z');
     $defaults = ['filledAt' => $day('2026-10-01'), 'strainedAt' => $day('2026-10-29')];
 
     return Keeping::of(
-        Blend::of(array_map(fn(string $id) => ['carrier' => $cupboard->carrier($id), 'parts' => 1.0], $oils)),
+        Blend::of(array_map(fn (string $id) => ['carrier' => $cupboard->carrier($id), 'parts' => 1.0], $oils)),
         $state,
         new StorageFacts(...[...$defaults, ...$facts]),
         Tables::shipped(),
@@ -32,7 +32,7 @@ const ON_HERB = (28 * 24) / 730.56;
 /** @return list<string> */
 function keptRules(Keeping $keeping): array
 {
-    return array_map(fn($reason) => $reason->rule, $keeping->figure()->reasons);
+    return array_map(fn ($reason) => $reason->rule, $keeping->figure()->reasons);
 }
 
 it('keeps as long as its oil once opened, cool and dark', function () {
@@ -169,8 +169,7 @@ it('says months and day alike', function () {
             [],
             ['lots' => ['sunflower' => ['opened' => null, 'best_before' => new DateTimeImmutable('2026-12-01T00:00:00Z')]]],
             ['storage' => 'fridge', 'strainedAt' => new DateTimeImmutable('2026-10-01T12:00:00Z')],
-        ]
-        as $facts
+        ] as $facts
     ) {
         $keeping = kept($facts);
         $from = $facts['strainedAt'] ?? new DateTimeImmutable('2026-10-29T10:00:00Z');
@@ -204,8 +203,8 @@ it('is never over before it begins, and its range holds its middle', function ()
                 'storage' => ['shelf', 'fridge', 'soured'][mt_rand(0, 2)],
                 'lots' => [
                     ($oil = $oils[mt_rand(0, 4)]) => [
-                        'opened' => (new DateTimeImmutable('2026-10-01'))->modify('-' . mt_rand(0, 60) . ' months'),
-                        'best_before' => mt_rand(0, 1) ? null : new DateTimeImmutable('2026-' . mt_rand(10, 12) . '-15'),
+                        'opened' => (new DateTimeImmutable('2026-10-01'))->modify('-'.mt_rand(0, 60).' months'),
+                        'best_before' => mt_rand(0, 1) ? null : new DateTimeImmutable('2026-'.mt_rand(10, 12).'-15'),
                     ],
                 ],
             ],
@@ -264,7 +263,7 @@ it('refuses a place, glass or antioxidant it does not know', function (array $fa
 it('turns IU into mg as the USP does', function (string $form, float $iuPerMg) {
     $figures = array_column(
         array_map(
-            fn($figure) => ['id' => $figure->id, 'n' => $figure->number()],
+            fn ($figure) => ['id' => $figure->id, 'n' => $figure->number()],
             (new Antioxidant(Tables::shipped()))->vitaminE(236.5882365, 20, $form),
         ),
         'n',
@@ -282,9 +281,9 @@ it('turns IU into mg as the USP does', function (string $form, float $iuPerMg) {
 })->with([['d-alpha-tocopherol', 1.49], ['dl-alpha-tocopherol', 1.1], ['dl-alpha-tocopheryl-acetate', 1.0]]);
 
 it('counts drops by the house’s own dropper, and whole capsules', function () {
-    $of = fn(float $ml, float $drops, ?float $capsule = null) => array_column(
+    $of = fn (float $ml, float $drops, ?float $capsule = null) => array_column(
         array_map(
-            fn($figure) => ['id' => $figure->id, 'n' => $figure->number()],
+            fn ($figure) => ['id' => $figure->id, 'n' => $figure->number()],
             (new Antioxidant(Tables::shipped()))->vitaminE($ml, $drops, capsuleIu: $capsule),
         ),
         'n',

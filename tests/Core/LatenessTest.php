@@ -5,8 +5,8 @@ use Kettle\Caution\CautionException;
 use Kettle\Diary\Stage;
 
 it('says what is late, and from when', function () {
-    $at = fn(string $moment) => new DateTimeImmutable($moment, new DateTimeZone('Europe/London'));
-    $late = fn(Stage $stage, string $now, array $of = []) => new Lateness(
+    $at = fn (string $moment) => new DateTimeImmutable($moment, new DateTimeZone('Europe/London'));
+    $late = fn (Stage $stage, string $now, array $of = []) => new Lateness(
         $stage,
         $at('2026-10-01 10:00'),
         isset($of['filled']) ? $at($of['filled']) : null,
@@ -48,7 +48,7 @@ it('says what is late, and from when', function () {
         ->toBeFalse()
         ->and($late(Stage::Bottled, '2027-04-01 00:00')->isPastBest())
         ->toBeTrue();
-    $cold = fn(string $now, array $of = []) => $late(Stage::Settling, $now, $fill + $of + ['use_by' => '2026-10-05 10:00']);
+    $cold = fn (string $now, array $of = []) => $late(Stage::Settling, $now, $fill + $of + ['use_by' => '2026-10-05 10:00']);
     expect($cold('2026-10-05 09:59', ['strained' => '2026-10-01 14:00'])->isPastUse())
         ->toBeFalse()
         ->and($cold('2026-10-05 10:00', ['strained' => '2026-10-01 14:00'])->isPastUse())
@@ -65,7 +65,7 @@ it('says what is late, and from when', function () {
         ->toBeFalse();
     $past = [[$cold('2026-10-05 10:00', ['strained' => '2026-10-01 14:00']), 'Mon 5 Oct'], [$cold('2026-10-01 14:01'), 'Mon 5 Oct']];
     foreach ($past as [$over, $until]) {
-        expect(fn() => $over->refuse($until))->toThrow(CautionException::class);
+        expect(fn () => $over->refuse($until))->toThrow(CautionException::class);
     }
     $cold('2026-10-05 09:59', ['strained' => '2026-10-01 14:00'])->refuse('');
 });

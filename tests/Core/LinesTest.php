@@ -83,16 +83,14 @@ it('reads lines of before, and of any kind, without falling over', function () {
             'discarded',
             'undone',
             'nothing known',
-        ]
-        as $kind
+        ] as $kind
     ) {
         foreach (
             [
                 [],
                 ['ml' => 'x', 'bottles' => 'y', 'seen' => 5, 'task' => [], 'cautions' => [1, 'a']],
                 ['bottles' => [7, []], 'kept' => ['place' => 3]],
-            ]
-            as $data
+            ] as $data
         ) {
             expect(Lines::read($kind, $data)->kind())->toBe($kind === 'nothing known' ? 'note' : $kind);
         }

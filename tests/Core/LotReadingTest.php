@@ -24,7 +24,7 @@ function lotFaults(array $fields): array
 
         return [];
     } catch (LotsException $refused) {
-        return array_map(fn(array $fault) => $fault['field'] . ': ' . $fault['reason'], $refused->faults);
+        return array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults);
     }
 }
 
@@ -34,7 +34,7 @@ it('reads a lot as it is written', function (array $fields, callable $holds) {
 })->with([
     'a herb by id' => [
         ['kind' => 'herb', 'material' => 'calendula', 'amount' => '250 g'],
-        fn(Lot $lot) => $lot->material === 'calendula' &&
+        fn (Lot $lot) => $lot->material === 'calendula' &&
             $lot->called === 'calendula' &&
             $lot->stock->left === 250.0 &&
             $lot->form === 'flower-heads' &&
@@ -42,80 +42,80 @@ it('reads a lot as it is written', function (array $fields, callable $holds) {
     ],
     'a herb by name' => [
         ['kind' => 'Herb', 'material' => 'Marshmallow Root', 'amount' => '8 oz'],
-        fn(Lot $lot) => $lot->material === 'marshmallow-root' && abs($lot->stock->left - 226.796185) < 1e-6,
+        fn (Lot $lot) => $lot->material === 'marshmallow-root' && abs($lot->stock->left - 226.796185) < 1e-6,
     ],
     'a herb of one’s own' => [
         ['kind' => 'herb', 'called' => 'sea campion', 'form' => 'root', 'amount' => '30 g'],
-        fn(Lot $lot) => $lot->material === '' && $lot->called === 'sea campion' && $lot->form === 'root',
+        fn (Lot $lot) => $lot->material === '' && $lot->called === 'sea campion' && $lot->form === 'root',
     ],
     'a form by its words' => [
         ['kind' => 'herb', 'material' => 'calendula', 'form' => 'Powder', 'amount' => '30 g'],
-        fn(Lot $lot) => $lot->form === 'powder',
+        fn (Lot $lot) => $lot->form === 'powder',
     ],
     'a herb by the cup' => [
         ['kind' => 'herb', 'material' => 'calendula', 'amount' => '1 cup'],
-        fn(Lot $lot) => abs($lot->stock->left - 23.65882365) < 1e-6,
+        fn (Lot $lot) => abs($lot->stock->left - 23.65882365) < 1e-6,
     ],
     'wilted' => [
         ['kind' => 'herb', 'material' => 'chickweed', 'state' => 'wilted', 'amount' => '300 g'],
-        fn(Lot $lot) => $lot->state === State::Wilted,
+        fn (Lot $lot) => $lot->state === State::Wilted,
     ],
     'an oil by volume' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1.5 L'],
-        fn(Lot $lot) => $lot->stock->left === 1500.0 && $lot->stock->got === 1500.0,
+        fn (Lot $lot) => $lot->stock->left === 1500.0 && $lot->stock->got === 1500.0,
     ],
     'an oil by weight, through its density' => [
         ['kind' => 'oil', 'material' => 'olive oil', 'amount' => '912 g'],
-        fn(Lot $lot) => abs($lot->stock->left - 1000.0) < 1e-6,
+        fn (Lot $lot) => abs($lot->stock->left - 1000.0) < 1e-6,
     ],
     'its allergens come by themselves' => [
         ['kind' => 'carrier', 'material' => 'hazelnut', 'amount' => '250 mL'],
-        fn(Lot $lot) => $lot->origin->allergens === ['hazelnut (tree nuts)'],
+        fn (Lot $lot) => $lot->origin->allergens === ['hazelnut (tree nuts)'],
     ],
     'and others beside' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '250 mL', 'allergens' => 'may hold sesame; soya'],
-        fn(Lot $lot) => $lot->origin->allergens === ['may hold sesame', 'soya'],
+        fn (Lot $lot) => $lot->origin->allergens === ['may hold sesame', 'soya'],
     ],
     'a wax' => [
         ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '1 lb'],
-        fn(Lot $lot) => abs($lot->stock->left - 453.59237) < 1e-9 && $lot->origin->allergens === ['bee products'],
+        fn (Lot $lot) => abs($lot->stock->left - 453.59237) < 1e-9 && $lot->origin->allergens === ['bee products'],
     ],
     // 10 mL by the bottle; 8.85 g of lavender at 0.885 g/mL (from memory) is as much.
     'an essential oil' => [
         ['kind' => 'scent', 'material' => 'lavender', 'amount' => '10 mL'],
-        fn(Lot $lot) => $lot->stock->left === 10.0 && $lot->called === 'lavender',
+        fn (Lot $lot) => $lot->stock->left === 10.0 && $lot->called === 'lavender',
     ],
     'one that is solid is weighed' => [
         ['kind' => 'addition', 'material' => 'camphor', 'amount' => '25 g'],
-        fn(Lot $lot) => $lot->material === 'camphor' && $lot->stock->left === 25.0,
+        fn (Lot $lot) => $lot->material === 'camphor' && $lot->stock->left === 25.0,
     ],
     'an addition' => [
         ['kind' => 'addition', 'material' => 'cornflour', 'called' => 'cornflour from the mill', 'amount' => '500 g'],
-        fn(Lot $lot) => $lot->called === 'cornflour from the mill' && $lot->stock->left === 500.0,
+        fn (Lot $lot) => $lot->called === 'cornflour from the mill' && $lot->stock->left === 500.0,
     ],
     'tins by what they hold' => [
         ['kind' => 'tin', 'material' => '30 mL', 'amount' => '24'],
-        fn(Lot $lot) => $lot->material === '30' && $lot->called === '30 mL tin' && $lot->stock->left === 24.0,
+        fn (Lot $lot) => $lot->material === '30' && $lot->called === '30 mL tin' && $lot->stock->left === 24.0,
     ],
     'tins by a bare number' => [
         ['kind' => 'tin', 'material' => '7.5', 'called' => 'lip balm tube', 'amount' => '50'],
-        fn(Lot $lot) => $lot->material === '7.5' && $lot->called === 'lip balm tube',
+        fn (Lot $lot) => $lot->material === '7.5' && $lot->called === 'lip balm tube',
     ],
     'jars by the piece' => [
         ['kind' => 'jar', 'material' => 'j1', 'amount' => '12'],
-        fn(Lot $lot) => $lot->stock->left === 12.0 && $lot->called === 'pint jar',
+        fn (Lot $lot) => $lot->stock->left === 12.0 && $lot->called === 'pint jar',
     ],
     'a price with its sign' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'price' => '£6.40'],
-        fn(Lot $lot) => $lot->stock->price === 6.4 && abs((float) $lot->stock->unitPrice() - 0.0064) < 1e-12,
+        fn (Lot $lot) => $lot->stock->price === 6.4 && abs((float) $lot->stock->unitPrice() - 0.0064) < 1e-12,
     ],
     'a price with a comma' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'price' => '6,40 EUR'],
-        fn(Lot $lot) => $lot->stock->price === 6.4,
+        fn (Lot $lot) => $lot->stock->price === 6.4,
     ],
     'got on its last day' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'got_on' => '2026-10-03', 'best_before' => '2026-10-03'],
-        fn(Lot $lot) => $lot->dates->bestBefore == $lot->dates->gotOn,
+        fn (Lot $lot) => $lot->dates->bestBefore == $lot->dates->gotOn,
     ],
     'days' => [
         [
@@ -126,23 +126,23 @@ it('reads a lot as it is written', function (array $fields, callable $holds) {
             'opened_on' => '2026-10-05',
             'best_before' => '2028-01-01',
         ],
-        fn(Lot $lot) => $lot->dates->openedOn?->format('Y-m-d') === '2026-10-05' && $lot->dates->bestBefore?->format('Y') === '2028',
+        fn (Lot $lot) => $lot->dates->openedOn?->format('Y-m-d') === '2026-10-05' && $lot->dates->bestBefore?->format('Y') === '2028',
     ],
     'food grade in words' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'food_grade' => 'Yes'],
-        fn(Lot $lot) => $lot->origin->foodGrade,
+        fn (Lot $lot) => $lot->origin->foodGrade,
     ],
     'food grade as a flag' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'food_grade' => true],
-        fn(Lot $lot) => $lot->origin->foodGrade,
+        fn (Lot $lot) => $lot->origin->foodGrade,
     ],
     'low at a seventh unless said' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '700 mL'],
-        fn(Lot $lot) => $lot->stock->lowAt === 100.0,
+        fn (Lot $lot) => $lot->stock->lowAt === 100.0,
     ],
     'low as said' => [
         ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1 L', 'low_at' => '1 cup'],
-        fn(Lot $lot) => abs((float) $lot->stock->lowAt - 236.5882365) < 1e-6,
+        fn (Lot $lot) => abs((float) $lot->stock->lowAt - 236.5882365) < 1e-6,
     ],
     'where and how, and what part' => [
         [
@@ -154,7 +154,7 @@ it('reads a lot as it is written', function (array $fields, callable $holds) {
             'part' => 'young tops',
             'note' => 'gloves',
         ],
-        fn(Lot $lot, array $read) => [$read['how'], $read['where'], $read['part'], $read['note']] === [
+        fn (Lot $lot, array $read) => [$read['how'], $read['where'], $read['part'], $read['note']] === [
             'gathered',
             'the lane',
             'young tops',
@@ -230,7 +230,7 @@ it('takes no price in money that is not the house’s', function (string $price,
         $reader->read(['kind' => 'herb', 'material' => 'calendula', 'amount' => '250 g', 'price' => $price]);
         $found = null;
     } catch (LotsException $refused) {
-        $found = $refused->faults[0]['field'] . ': ' . $refused->faults[0]['reason'];
+        $found = $refused->faults[0]['field'].': '.$refused->faults[0]['reason'];
     }
     expect($found)->toBe($reason);
 })->with([
@@ -267,7 +267,7 @@ it('reads a price as money, and nothing else as one', function (string $typed, ?
 ]);
 
 it('takes a thing by any of its names', function (string $kind, string $typed, string $id) {
-    expect(readLot(['kind' => $kind, 'material' => $typed, 'amount' => '20' . ($kind === 'jar' ? '' : ' g')])['lot']->material)->toBe($id);
+    expect(readLot(['kind' => $kind, 'material' => $typed, 'amount' => '20'.($kind === 'jar' ? '' : ' g')])['lot']->material)->toBe($id);
 })->with([
     // Straight or curved, the sign of the omission is the same to whoever types it.
     ['herb', "St John's wort", 'st-johns-wort'],

@@ -92,7 +92,7 @@ it('finds what is wrong with a product by what is seen and by its own records', 
 
 it('holds a verdict of right against too little and too much wax', function () {
     $right = [new Spooned(new Verdict(0.18, Verdict::RIGHT, 'plainly'))];
-    $score = fn(array $lines, string $sign): int => wrongWith(['product' => 'salve'], $lines, [$sign])[0]['score'];
+    $score = fn (array $lines, string $sign): int => wrongWith(['product' => 'salve'], $lines, [$sign])[0]['score'];
     expect($score($right, 'soft'))
         ->toBe($score([], 'soft') - 3)
         ->and($score($right, 'hard'))
@@ -100,6 +100,6 @@ it('holds a verdict of right against too little and too much wax', function () {
 });
 
 it('says past its day only of what is past its day', function () {
-    $old = fn(bool $past): array => wrongWith(['product' => 'salve'], [], ['rancid'], $past)[0]['for'];
+    $old = fn (bool $past): array => wrongWith(['product' => 'salve'], [], ['rancid'], $past)[0]['for'];
     expect($old(true))->toContain('It is past its best-before.')->and($old(false))->not->toContain('It is past its best-before.');
 });

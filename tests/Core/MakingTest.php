@@ -28,7 +28,7 @@ use Kettle\Recipe\Words;
 /* A frozen plan written out by hand: 200 g of an oil of 0.9 g/mL from a batch, 50 g of beeswax of 0.96 g/mL, 2.5 g of lavender. */
 function frozen(array $with = []): FrozenProduct
 {
-    $part = fn(string $id, string $kind, float $grams, float $density, array $more = []) => $more + [
+    $part = fn (string $id, string $kind, float $grams, float $density, array $more = []) => $more + [
         'id' => $id,
         'kind' => $kind,
         'said' => ['joined' => [$id]],
@@ -53,7 +53,7 @@ function frozen(array $with = []): FrozenProduct
                     'lots' => [['lot' => 'L', 'amount' => 2.8]],
                 ]),
             ],
-            'steps' => array_map(fn(string $id) => ['id' => $id], [
+            'steps' => array_map(fn (string $id) => ['id' => $id], [
                 'dry',
                 'weigh.batch.A',
                 'weigh.beeswax',
@@ -79,7 +79,7 @@ function after(FrozenProduct $plan, Line|string ...$lines): MakingState
     $at = new DateTimeImmutable('2026-11-24T10:00:00Z');
     $entries = [new Entry('begun', $at, 'K', new Started(null))];
     foreach (array_values($lines) as $i => $line) {
-        $strikes = is_string($line) ? 'e' . substr($line, 5) : null;
+        $strikes = is_string($line) ? 'e'.substr($line, 5) : null;
         $entries[] = new Entry("e{$i}", $at->modify("+{$i} minutes"), 'K', is_string($line) ? new Undone('weighed') : $line, $strikes);
     }
 
@@ -113,7 +113,7 @@ const WEIGHED = ['batch.A' => 200.0, 'beeswax' => 50.0];
 
 function weighed(): array
 {
-    return array_map(fn(string $id, float $g) => new Weighed($id, [], $g), array_keys(WEIGHED), WEIGHED);
+    return array_map(fn (string $id, float $g) => new Weighed($id, [], $g), array_keys(WEIGHED), WEIGHED);
 }
 
 it('stands where its lines leave it', function (array $lines, Stage $stage) {
@@ -250,20 +250,20 @@ it('lets no drops go over a limit, its own or that of all together, and says how
     $state = after(frozen(), ...weighed());
     // 0.02 of the whole with 250 g of the rest: 250 x 0.02 / 0.98 = 5.102 g, 115 drops of 0.04425 g.
     expect(hand($state)->weigh('lavender', 5.1)->grams)->toEqualWithDelta(5.1, 1e-9);
-    expect(fn() => hand($state)->weigh('lavender', 5.2))->toThrow(MakingException::class, '115 drops');
+    expect(fn () => hand($state)->weigh('lavender', 5.2))->toThrow(MakingException::class, '115 drops');
     // The ceiling of all together, where it is the stricter: 250 x 0.01 / 0.99 = 2.525 g, 57 drops.
     $strict = after(frozen(['scent_ceiling' => 0.01]), ...weighed());
-    expect(fn() => hand($strict)->weigh('lavender', 3.0))->toThrow(MakingException::class, '57 drops');
+    expect(fn () => hand($strict)->weigh('lavender', 3.0))->toThrow(MakingException::class, '57 drops');
     // What was planned may go in: it was read, or stopped, before it was begun.
     $planned = after(frozen(['scent_ceiling' => 0.001]), ...weighed());
     expect(hand($planned)->weigh('lavender', null)->grams)->toEqualWithDelta(2.5, 1e-9);
     // With half of the pot taken out there is half the room for it.
     $half = after(frozen(), ...weighed(), ...[new Mended(null, 125.0)]);
-    expect(fn() => hand($half)->weigh('lavender', 3.0))->toThrow(MakingException::class);
+    expect(fn () => hand($half)->weigh('lavender', 3.0))->toThrow(MakingException::class);
 });
 
 it('lets nothing into what is eaten that is nothing to eat', function () {
-    expect(fn() => hand(after(frozen(['eaten' => true])))->mend(more('candelilla', 3, 1), 0.0, false))->toThrow(MakingException::class);
+    expect(fn () => hand(after(frozen(['eaten' => true])))->mend(more('candelilla', 3, 1), 0.0, false))->toThrow(MakingException::class);
     expect(hand(after(frozen(['eaten' => true])))->mend(more('cocoa', 3, 1), 0.0, true)->in?->id)->toBe('cocoa');
 });
 
@@ -313,7 +313,7 @@ it('keeps what went in last as it went in, by the step as by the scale', functio
         // 2.8 mL of the lot were planned for 2.5 g.
         ->and($state->takes->lots['L'])
         ->toEqualWithDelta(2.8 * 1.2, 1e-9)
-        ->and(fn() => hand($state)->weigh('lavender', 1.0))
+        ->and(fn () => hand($state)->weigh('lavender', 1.0))
         ->toThrow(MakingException::class, 'in already');
     // A third of it all taken out, a third of that is gone too; thrown away, it was used.
     expect(after(frozen(), ...$lines, ...[new Mended(null, 101.0)])->pot->part('lavender')?->grams)->toEqualWithDelta(2.0, 1e-9);

@@ -49,7 +49,7 @@ final class Melted
                 expect($fault['sentence'])->toMatch('/[.?]$/');
             }
 
-            return array_map(fn(array $fault) => "{$fault['field']}: {$fault['reason']}", $refused->faults);
+            return array_map(fn (array $fault) => "{$fault['field']}: {$fault['reason']}", $refused->faults);
         }
     }
 
@@ -59,6 +59,6 @@ final class Melted
      */
     public static function cautions(array $asked): array
     {
-        return array_map(fn(array $each) => "{$each['rank']} {$each['id']}", self::ask($asked)['cautions']);
+        return array_map(fn (array $each) => "{$each['rank']} {$each['id']}", self::ask($asked)['cautions']);
     }
 }

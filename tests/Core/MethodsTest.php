@@ -129,7 +129,7 @@ it('moistens dried herb with spirit by its weight, for warm methods only', funct
         ->toBe(['spirit: unknown'])
         ->and(isset(Support::plan(['method' => 'slow-cooker'])->figures['spirit']))
         ->toBeFalse();
-    expect(fn() => SpiritStart::check(mixOf(['id' => 'self-heal']), methodNamed('cold')))->toThrow(MethodException::class);
+    expect(fn () => SpiritStart::check(mixOf(['id' => 'self-heal']), methodNamed('cold')))->toThrow(MethodException::class);
 });
 
 it('shakes as often as the cook wants to', function (?string $shake, float $hours, string $says) {
@@ -143,7 +143,7 @@ it('shakes as often as the cook wants to', function (?string $shake, float $hour
         Availability::between('07:00', '22:30'),
         [Event::done('fill', new DateTimeImmutable('2026-11-24T10:00Z'))],
     );
-    $due = array_values(array_filter($progress->tasks, fn(Task $task) => $task->key() === 'shake'))[0]->dueAt;
+    $due = array_values(array_filter($progress->tasks, fn (Task $task) => $task->key() === 'shake'))[0]->dueAt;
     expect(($due->getTimestamp() - (new DateTimeImmutable('2026-11-24T10:00Z'))->getTimestamp()) / 3600)->toBeLessThanOrEqual($hours + 24);
 })->with([
     [null, 24.0, 'shake it daily'],
@@ -195,7 +195,7 @@ it('keeps a wish’s ways to the methods they are for', function () {
         ->toBeNull()
         ->and(Practice::oftenness(12))
         ->toBe('twice a day');
-    expect(fn() => Support::plan(['method' => 'cold', 'shake' => 'hourly']))->toThrow(WishException::class);
+    expect(fn () => Support::plan(['method' => 'cold', 'shake' => 'hourly']))->toThrow(WishException::class);
 });
 
 /** @param  list<Event>  $events */
@@ -225,9 +225,9 @@ it('counts what a thermometer counted, not the clock', function () {
         ->toBe(2)
         ->and($progress->open('warm_on-2')->dueAt->format('d H:i'))
         ->toBe('24 15:00');
-    $rest = array_values(array_filter($progress->tasks, fn(Task $t) => $t->key() === 'warm_off-2'))[0];
+    $rest = array_values(array_filter($progress->tasks, fn (Task $t) => $t->key() === 'warm_off-2'))[0];
     expect($rest->dueAt->format('d H:i'))->toBe('24 20:00')->and($rest->open)->toBeFalse();
-    expect(fn() => $progress->open('strain'))->toThrow(DiaryException::class);
+    expect(fn () => $progress->open('strain'))->toThrow(DiaryException::class);
 });
 
 it('strains when the hours are full, near enough, or somebody says it is enough', function () {
@@ -238,7 +238,7 @@ it('strains when the hours are full, near enough, or somebody says it is enough'
             ->dueAt->format('H:i'),
     )
         ->toBe('18:30')
-        ->and(fn() => cooked([$on, Event::warmed('warm_off', moment('24 18:00'), 7.0)])->open('strain'))
+        ->and(fn () => cooked([$on, Event::warmed('warm_off', moment('24 18:00'), 7.0)])->open('strain'))
         ->toThrow(DiaryException::class)
         ->and(
             cooked([$on, Event::warmed('warm_off', moment('24 14:00'), 4.0), Event::skipped('warm_on-2', moment('24 15:00'))])
@@ -253,13 +253,13 @@ it('strains when the hours are full, near enough, or somebody says it is enough'
 it('goes off when somebody must go, and on again the next day for the rest', function () {
     $progress = cooked([Event::done('warm_on', moment('24 18:30'))]);
     expect($progress->open('warm_off')->dueAt->format('d H:i'))->toBe('24 22:30');
-    $next = array_values(array_filter($progress->tasks, fn(Task $t) => $t->key() === 'warm_on-2'))[0];
+    $next = array_values(array_filter($progress->tasks, fn (Task $t) => $t->key() === 'warm_on-2'))[0];
     expect($next->dueAt->format('d H:i'))->toBe('25 07:00')->and($next->open)->toBeFalse();
 });
 
 it('stands by the sessions the diary keeps, as long as they are for the hours that are left', function () {
     $slot = [new Interval(moment('26 09:00'), moment('26 17:00'))];
-    $follow = fn(array $events, array $slots) => Progress::follow(
+    $follow = fn (array $events, array $slots) => Progress::follow(
         new Routine(methodNamed('slow-cooker'), 8),
         moment('24 08:00'),
         Availability::between('07:00', '22:30'),
@@ -298,7 +298,7 @@ it('knows no warmth where none was begun', function () {
         )
         ->toBe(0.0)
         ->and(
-            fn() => Progress::follow(
+            fn () => Progress::follow(
                 new Routine(methodNamed('cold'), 672),
                 moment('24 08:00'),
                 Availability::between('07:00', '22:30'),

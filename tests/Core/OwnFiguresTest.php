@@ -19,7 +19,7 @@ function ownTyped(string $field, mixed $typed, array $document, MeasureSystem $c
             ['name' => 'wick stuff', $field => $typed] + $document,
         )->fields[$field];
     } catch (OwnException $refused) {
-        return implode(' ', array_column(array_filter($refused->faults, fn(array $fault) => $fault['field'] === $field), 'sentence'));
+        return implode(' ', array_column(array_filter($refused->faults, fn (array $fault) => $fault['field'] === $field), 'sentence'));
     }
 }
 

@@ -35,7 +35,7 @@ function ownThingFaults(array $own): array
             new \DateTimeImmutable('2026-11-24'),
         );
     } catch (WishException $refused) {
-        return array_map(fn(array $fault) => $fault['field'] . ' ' . $fault['reason'], $refused->faults);
+        return array_map(fn (array $fault) => $fault['field'].' '.$fault['reason'], $refused->faults);
     }
 
     return [];
@@ -225,7 +225,7 @@ it('writes a recipe of a product as any house can read it', function () {
         try {
             (new Melting(Tables::shipped()))->plan($wish, new House($kitchen));
         } catch (WishException $refused) {
-            return array_map(fn(array $fault) => "{$fault['field']}: {$fault['reason']}", $refused->faults);
+            return array_map(fn (array $fault) => "{$fault['field']}: {$fault['reason']}", $refused->faults);
         }
 
         return [];

@@ -34,7 +34,7 @@ it('reads a part of what is there', function (string $typed, ?float $share) {
 ]);
 
 it('asks of what a fraction by itself is', function (string $typed) {
-    expect(fn() => PartOf::share($typed))->toThrow(
+    expect(fn () => PartOf::share($typed))->toThrow(
         AmountException::class,
         "“{$typed}” of what? Write it like half of it, or with its unit.",
     );

@@ -33,7 +33,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
                     continue;
                 }
                 $planned++;
-                $figure = fn(string $id) => $plan->figures[$id]->number();
+                $figure = fn (string $id) => $plan->figures[$id]->number();
                 // The jar is filled to its headspace, the herb is covered, and nothing is above the rim.
                 expect($figure('headspace'))
                     ->toEqualWithDelta($plan->wish->method->wants->headspaceMm, 1e-6)
@@ -55,7 +55,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
                     ->and((float) $plan->figures['yield_volume']->high)
                     ->toBeLessThanOrEqual($figure('oil_volume'));
                 // Days come in their order.
-                $days = array_map(fn(string $id) => $plan->figures[$id]->text(), ['start_by', 'strain_by', 'best_before']);
+                $days = array_map(fn (string $id) => $plan->figures[$id]->text(), ['start_by', 'strain_by', 'best_before']);
                 $sorted = $days;
                 sort($sorted);
                 expect($days)
@@ -73,7 +73,7 @@ it('keeps its promises for every form, jar and method', function (string $form) 
         ->toBeGreaterThan(20)
         ->and($planned + $refused)
         ->toBe(90);
-})->with(fn() => array_map(fn(string $id) => [$id], array_keys((new Cupboard(Tables::shipped()))->forms())));
+})->with(fn () => array_map(fn (string $id) => [$id], array_keys((new Cupboard(Tables::shipped()))->forms())));
 
 it('names the very latest start: a day later would be late', function (string $method, string $school) {
     $waking = Availability::between('07:00', '22:30');
@@ -82,7 +82,7 @@ it('names the very latest start: a day later would be late', function (string $m
     foreach (['2026-12-12', '2027-03-30', '2027-11-01', '2028-03-01'] as $day) {
         $ready = new DateTimeImmutable($day, new DateTimeZone('Europe/London'));
         $start = Timetable::latestStart(new Routine($chosen, $hours), $ready, $waking);
-        $readyOn = fn(DateTimeImmutable $from) => Timetable::lay(
+        $readyOn = fn (DateTimeImmutable $from) => Timetable::lay(
             new Routine($chosen, $hours),
             $waking->midMorning($from),
             $waking,
@@ -150,21 +150,21 @@ it('gives the central nine in ten of a normal', function () {
     $dry = $uptake->yield(20, 80);
     expect($dry['low'])->toBe(0.0)->and($dry['value'])->toBe(0.0);
     // Drained leaves more in the herb than squeezed, and squeezed more than pressed: common practice, no source.
-    $out = fn(string $way) => Uptake::by($way, Tables::shipped())->yield(500, 80)['value'];
+    $out = fn (string $way) => Uptake::by($way, Tables::shipped())->yield(500, 80)['value'];
     expect($out('drained'))->toBeLessThan($out('squeezed'))->and($out('squeezed'))->toBeLessThan($out('pressed'));
 });
 
 it('gives the same answer however the same amount is written', function () {
     $ways = ['120 g', '0.12 kg', '120000 mg', '4.232875 oz', '0 lb 4.232875 oz'];
     $oils = array_map(
-        fn(string $typed) => round(
+        fn (string $typed) => round(
             Support::plan(['herb' => ['id' => 'marshmallow-root', 'amount' => $typed]])->figures['oil_volume']->number(),
             2,
         ),
         $ways,
     );
     expect(array_unique($oils))->toBe([600.0]);
-    $oil = fn(string $typed, array $house = []) => Support::plan(['oil_amount' => $typed], $house)->figures['oil_volume']->number();
+    $oil = fn (string $typed, array $house = []) => Support::plan(['oil_amount' => $typed], $house)->figures['oil_volume']->number();
     expect($oil('1 cup'))
         ->toEqualWithDelta(236.588, 0.001)
         ->and($oil('1 cup', ['measures' => 'metric']))
@@ -200,7 +200,7 @@ it('keeps its promises for mixes, states, ways and several jars too', function (
                             continue;
                         }
                         $planned++;
-                        $figure = fn(string $id) => $plan->figures[$id]->number();
+                        $figure = fn (string $id) => $plan->figures[$id]->number();
                         $count = $plan->amounts->jars;
                         $jarVolume = $plan->amounts->jar->volumeTo($figure('level_height'));
                         expect($figure('cover'))

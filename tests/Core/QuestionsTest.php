@@ -12,7 +12,7 @@ use Kettle\Recipe\WishException;
 function reckon(string $mode, string $document): array
 {
     $process = proc_open(
-        [PHP_BINARY, dirname(__DIR__, 2) . '/bin/reckon.php', $mode],
+        [PHP_BINARY, dirname(__DIR__, 2).'/bin/reckon.php', $mode],
         [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
         $pipes,
         null,
@@ -38,38 +38,38 @@ it('answers every mode from the command line', function (string $mode, array $do
     'plan' => [
         'plan',
         ['herb' => ['id' => 'self-heal', 'amount' => '50 g'], 'oils' => ['olive'], 'ratio' => '1:6'],
-        fn(array $a) => $a['figures']['oil_volume']['value'] == 300,
+        fn (array $a) => $a['figures']['oil_volume']['value'] == 300,
     ],
     'figures' => [
         'figures',
         ['herbs' => [['id' => 'self-heal']], 'oils' => ['olive', 'jojoba']],
-        fn(array $a) => array_keys($a) === ['figures', 'stores', 'methods', 'oils'] && count($a['methods']) === 8,
+        fn (array $a) => array_keys($a) === ['figures', 'stores', 'methods', 'oils'] && count($a['methods']) === 8,
     ],
     'compare' => [
         'compare',
         ['herb' => ['id' => 'self-heal'], 'oils' => ['olive']],
-        fn(array $a) => in_array('slow-cooker', array_column($a['methods'], 'id'), true),
+        fn (array $a) => in_array('slow-cooker', array_column($a['methods'], 'id'), true),
     ],
     'oils' => [
         'oils',
         ['purpose' => 'face'],
-        fn(array $a) => $a['oils'][0]['score'] >= end($a['oils'])['score'] && count($a['oils']) >= 24,
+        fn (array $a) => $a['oils'][0]['score'] >= end($a['oils'])['score'] && count($a['oils']) >= 24,
     ],
     'wilting' => [
         'wilting',
         ['fresh' => '100 g', 'now' => '65 g'],
-        fn(array $a) => $a['verdict'] === 'ready' && abs($a['water'] - 69.2) < 0.05,
+        fn (array $a) => $a['verdict'] === 'ready' && abs($a['water'] - 69.2) < 0.05,
     ],
     'wilting, of a root' => [
         'wilting',
         ['fresh' => '100 g', 'now' => '90 g', 'form' => 'root', 'hours' => '6 h'],
-        fn(array $a) => $a['verdict'] === 'not yet' && abs($a['water'] - 66.7) < 0.05,
+        fn (array $a) => $a['verdict'] === 'not yet' && abs($a['water'] - 66.7) < 0.05,
     ],
-    'check, asked' => ['check', ['kind' => 'herb'], fn(array $a) => count($a['asks']) === 4],
+    'check, asked' => ['check', ['kind' => 'herb'], fn (array $a) => count($a['asks']) === 4],
     'check, answered' => [
         'check',
         ['kind' => 'carrier', 'answers' => ['smell' => 'old', 'look' => 'clear', 'rim' => 'clean']],
-        fn(array $a) => $a['verdict'] === 'past',
+        fn (array $a) => $a['verdict'] === 'past',
     ],
     'warm hours' => [
         'warm-hours',
@@ -82,7 +82,7 @@ it('answers every mode from the command line', function (string $mode, array $do
                 ['at' => '2026-11-24T11:00:00+00:00', 'c' => 49],
             ],
         ],
-        fn(array $a) => $a['warm_h'] == 1 && $a['share'] == 0.25 && $a['says'] === '1 h at warmth.',
+        fn (array $a) => $a['warm_h'] == 1 && $a['share'] == 0.25 && $a['says'] === '1 h at warmth.',
     ],
     'a pot' => [
         'pot',
@@ -94,24 +94,24 @@ it('answers every mode from the command line', function (string $mode, array $do
             'hours' => 6,
             'band' => ['low' => 43, 'target' => 49, 'ceiling' => 60],
         ],
-        fn(array $a) => $a['minutes_to_band']['hotter'] < $a['minutes_to_band']['value'] &&
+        fn (array $a) => $a['minutes_to_band']['hotter'] < $a['minutes_to_band']['value'] &&
             $a['settles_c']['cooler'] < $a['settles_c']['value'] &&
             count($a['path']) === 37,
     ],
     'the sun' => [
         'sun',
         ['latitude' => 59.3, 'longitude' => -2.5, 'from' => '2026-12-21', 'days' => 2],
-        fn(array $a) => count($a['days']) === 2 && $a['days'][0]['length_h'] < 6.5 && $a['days'][0]['highest'] < 8,
+        fn (array $a) => count($a['days']) === 2 && $a['days'][0]['length_h'] < 6.5 && $a['days'][0]['highest'] < 8,
     ],
     'a fit' => [
         'fit',
         ['looks' => [['t' => 1, 'y' => 2.7], ['t' => 5, 'y' => 10.8], ['t' => 10, 'y' => 16.8], ['t' => 20, 'y' => 21.8]]],
-        fn(array $a) => $a['end'] > 22 && $a['to_come'] > 0.05 && str_contains($a['says'], 'still to come'),
+        fn (array $a) => $a['end'] > 22 && $a['to_come'] > 0.05 && str_contains($a['says'], 'still to come'),
     ],
     'recipe' => [
         'recipe',
         ['text' => '1 cup oil, 3 tbsp dried flowers'],
-        fn(array $a) => $a['wish']['oil_amount'] === '1 cup' && $a['lines'][0]['guess'] === true,
+        fn (array $a) => $a['wish']['oil_amount'] === '1 cup' && $a['lines'][0]['guess'] === true,
     ],
 ]);
 
@@ -119,7 +119,7 @@ it('refuses with a sentence and its field', function (string $mode, array $docum
     try {
         asked($mode, $document);
     } catch (WishException $refused) {
-        expect($refused->faults[0]['field'] . ': ' . $refused->faults[0]['reason'])
+        expect($refused->faults[0]['field'].': '.$refused->faults[0]['reason'])
             ->toBe($fault)
             ->and($refused->faults[0]['sentence'])
             ->toMatch('/[.]$/');

@@ -38,7 +38,7 @@ it('knows every oil and butter of the tables by its name', function () {
         // A name that speaks of no oil at all is left to the reader, never given to another oil.
         expect(words()->oil($carrier->name)['id'] ?? $carrier->id)->toBe($carrier->id, $carrier->name);
     }
-    $unknown = array_filter(Support::planning()->cupboard()->carriers(), fn($carrier) => words()->oil($carrier->name) === null);
+    $unknown = array_filter(Support::planning()->cupboard()->carriers(), fn ($carrier) => words()->oil($carrier->name) === null);
     expect(array_keys($unknown))->toBe([]);
 });
 
@@ -163,17 +163,17 @@ it('splits what was pasted into lines', function (string $text, array $lines) {
 ]);
 
 it('stays within bounds whatever is pasted', function () {
-    $split = recipeLines()->split(str_repeat(str_repeat('x', 500) . "\n", 500));
+    $split = recipeLines()->split(str_repeat(str_repeat('x', 500)."\n", 500));
     expect($split)->toHaveCount(500);
     $read = (new Kettle\Share\PastedRecipe(Support::planning()->cupboard(), Support::planning()->methods(), Support::kitchen()))->read(
-        "1 cup olive oil\n" . str_repeat(str_repeat('x', 500) . "\n", 500),
+        "1 cup olive oil\n".str_repeat(str_repeat('x', 500)."\n", 500),
     );
     // What is not read is said: the tail of each long line, and the lines after two hundred.
     expect(count($read->lines))
         ->toBe(1 + 199 * 2 + 1)
         ->and($read->lines[count($read->lines) - 1]['line'])
         ->toContain('301 more lines')
-        ->and(max(array_map(fn(array $line) => mb_strlen($line['line']), $read->lines)))
+        ->and(max(array_map(fn (array $line) => mb_strlen($line['line']), $read->lines)))
         ->toBe(300);
     foreach (Tables::shipped()->table('methods')->rows('rows') as $row) {
         expect(recipeLines()->isName($row->text('name')))->toBeBool();

@@ -23,13 +23,13 @@ it('gives back the start, solved for any unknown', function (array $herb, string
         'basis' => $basis,
     ];
     $first = Support::plan($base);
-    $fromOil = Support::plan([...$base, 'herbs' => [$herb], 'oil_amount' => figure($first, 'oil_volume') . ' mL']);
+    $fromOil = Support::plan([...$base, 'herbs' => [$herb], 'oil_amount' => figure($first, 'oil_volume').' mL']);
     $fromYield = Support::plan([
         ...$base,
         'herbs' => [$herb],
-        'finished' => ['amount' => figure($first, 'yield_volume') . ' mL', 'sure' => 'evens'],
+        'finished' => ['amount' => figure($first, 'yield_volume').' mL', 'sure' => 'evens'],
     ]);
-    $fromBoth = Support::plan(array_diff_key([...$base, 'oil_amount' => figure($first, 'oil_volume') . ' mL'], ['ratio' => 1]));
+    $fromBoth = Support::plan(array_diff_key([...$base, 'oil_amount' => figure($first, 'oil_volume').' mL'], ['ratio' => 1]));
     expect(figure($fromOil, 'herb_mass'))
         ->toEqualWithDelta(40.0, 1e-6)
         ->and(figure($fromYield, 'herb_mass'))
@@ -242,7 +242,7 @@ it('makes a past batch again, as it was, scaled, or of another size', function (
 ]);
 
 it('refuses to scale a batch out of the kitchen', function (float $times) {
-    expect(fn() => Again::wish(['oils' => ['olive']], [], $times))->toThrow(WishException::class, 'twentieth');
+    expect(fn () => Again::wish(['oils' => ['olive']], [], $times))->toThrow(WishException::class, 'twentieth');
 })->with([[0.0], [-2.0], [50.0]]);
 
 it('refuses a side that cannot be', function (array $wish, string $fault) {
@@ -262,7 +262,7 @@ it('refuses a side that cannot be', function (array $wish, string $fault) {
     ],
     'the same herb twice' => [['herbs' => [['id' => 'calendula'], ['id' => 'calendula']]], 'herbs: twice'],
     'thirteen herbs' => [
-        ['herbs' => array_map(fn(int $each) => ['name' => "herb {$each}", 'form' => 'root'], range(1, 13))],
+        ['herbs' => array_map(fn (int $each) => ['name' => "herb {$each}", 'form' => 'root'], range(1, 13))],
         'herbs: out_of_range',
     ],
     'thirteen oils' => [

@@ -14,7 +14,7 @@ use Kettle\Warmth\Pot;
 use Kettle\Warmth\PotRun;
 use Tests\Core\Support;
 
-require_once dirname(__DIR__) . '/Runs.php';
+require_once dirname(__DIR__).'/Runs.php';
 
 /** @return array<string, string> the steps of a plan, by id */
 function stepsOf(array $wish, array $house = []): array
@@ -69,7 +69,7 @@ it('puts no jar on a flame, and no pan on a shelf', function (array $wish, strin
         $way = $refused->faults[0]['ways'][0];
         // The way out leads out.
         expect(
-            Support::plan(array_filter([...$wish, ...$way['change']], fn(mixed $value) => $value !== null))->amounts->jar->called,
+            Support::plan(array_filter([...$wish, ...$way['change']], fn (mixed $value) => $value !== null))->amounts->jar->called,
         )->not->toBe('');
     }
 })->with([
@@ -164,7 +164,7 @@ it('pours no water where a thing holds its own warmth', function () {
 it('says of every method what it is done in and how far the water goes', function () {
     // By hand, from the trade: jars but for the bowl and the pan; water to the rim, half way, or none.
     $said = array_map(
-        fn($method) => [implode('/', $method->wants->vessels), $method->warming->water],
+        fn ($method) => [implode('/', $method->wants->vessels), $method->warming->water],
         Methods::of(Tables::shipped())->all(),
     );
     expect($said)->toBe([

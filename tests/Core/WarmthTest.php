@@ -5,7 +5,7 @@ use Kettle\Warmth\Pot;
 use Kettle\Warmth\PotRun;
 use Kettle\Warmth\WarmthException;
 
-require_once dirname(__DIR__) . '/Runs.php';
+require_once dirname(__DIR__).'/Runs.php';
 
 // IAPWS, saturation pressure of water, quoted from memory: three figures.
 it('holds the saturation pressure of water', function (float $celsius, float $kPa) {

@@ -161,7 +161,7 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
     ['calendula in 300 ml of moon oil', ['herbs' => [['id' => 'calendula']], 'oils' => [['name' => 'moon oil']], 'oil_amount' => '300 ml']],
     // Every part of it is said, and nothing is taken for another: what comes out is no herb, a weekday is no other day.
     [
-        '300 mL of marshmallow-root oil for a salve, dried and cut, one to five in sunflower and jojoba, in pint jars, ' .
+        '300 mL of marshmallow-root oil for a salve, dried and cut, one to five in sunflower and jojoba, in pint jars, '.
         'in the slow cooker, ready by Saturday 12 December',
         [
             'herbs' => [['id' => 'marshmallow-root', 'state' => 'dried']],
@@ -338,7 +338,7 @@ it('breaks at nothing that can be typed', function () {
     ];
     mt_srand(7);
     for ($i = 0; $i < 400; $i++) {
-        $text = implode(' ', array_map(fn() => $words[mt_rand(0, count($words) - 1)], range(0, mt_rand(1, 12))));
+        $text = implode(' ', array_map(fn () => $words[mt_rand(0, count($words) - 1)], range(0, mt_rand(1, 12))));
         try {
             $read = sentenceRead($text);
             expect($read['wish']['herbs'])->not->toBe([]);

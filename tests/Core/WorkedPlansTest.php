@@ -8,7 +8,7 @@ use Tests\Core\Support;
 function workedPlans(): array
 {
     $cases = [];
-    foreach ((array) file(dirname(__DIR__) . '/fixtures/worked-plans.jsonl', FILE_IGNORE_NEW_LINES) as $line) {
+    foreach ((array) file(dirname(__DIR__).'/fixtures/worked-plans.jsonl', FILE_IGNORE_NEW_LINES) as $line) {
         $case = json_decode((string) $line, true, 16, JSON_THROW_ON_ERROR);
         $cases[$case['case']] = [$case];
     }
@@ -23,7 +23,7 @@ function workedPlans(): array
  */
 function coversWhenTaken(array $wish, array $ways, float $was): void
 {
-    $leaner = array_values(array_filter($ways, fn(array $way) => $way['id'] === 'leaner'));
+    $leaner = array_values(array_filter($ways, fn (array $way) => $way['id'] === 'leaner'));
     expect($leaner)->toHaveCount(1);
     $taken = Support::planning()->plan(Kettle\Reason\Way::taken($wish, $leaner[0]['change']), Support::kitchen());
     expect($taken->amounts->levels->coverMm())
@@ -54,7 +54,7 @@ it('plans or refuses as was worked by hand', function (array $case) {
         isset($case['covers']) &&
             coversWhenTaken(
                 $case['wish'],
-                array_merge([], ...array_map(fn(Note $note) => $note->toArray()['ways'], $plan->notes)),
+                array_merge([], ...array_map(fn (Note $note) => $note->toArray()['ways'], $plan->notes)),
                 $plan->amounts->ratio->parts,
             );
     } catch (WishException $refused) {
@@ -63,7 +63,7 @@ it('plans or refuses as was worked by hand', function (array $case) {
 
             return;
         }
-        expect(array_map(fn(array $fault) => $fault['field'] . ': ' . $fault['reason'], $refused->faults))->toBe(
+        expect(array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults))->toBe(
             $case['faults'] ?? [],
             $refused->getMessage(),
         );

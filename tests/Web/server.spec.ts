@@ -93,7 +93,7 @@ test('every part that is killed is there again soon, and stop leaves nothing', A
       'bash',
       [
         '-c',
-        `ROOT=${process.cwd()}; cd $ROOT; for part in say install instance; do source bin/kettle.d/$part.sh; done; ` +
+        `ROOT=${process.cwd()}; cd $ROOT; for part in say install instance binlog; do source bin/kettle.d/$part.sh; done; ` +
           `instance test; read_env; ${script}`,
       ],
       { encoding: 'utf8' },

@@ -33,7 +33,7 @@ final readonly class Bottled extends Line
             $data->number('filled_ml'),
             $data->numberOrNull('left_ml'),
             $data->words('kept'),
-            array_map(fn(Stored $each) => ['lot' => $each->text('lot'), 'count' => $each->count('count')], $data->parts('taken')),
+            array_map(fn (Stored $each) => ['lot' => $each->text('lot'), 'count' => $each->count('count')], $data->parts('taken')),
         );
     }
 
@@ -45,7 +45,7 @@ final readonly class Bottled extends Line
     public function data(): array
     {
         return [
-            'bottles' => array_map(fn(FilledSize $size) => $size->data(), $this->bottles),
+            'bottles' => array_map(fn (FilledSize $size) => $size->data(), $this->bottles),
             'filled_ml' => $this->filledMl,
             'left_ml' => $this->leftMl,
             'kept' => $this->storedAs,

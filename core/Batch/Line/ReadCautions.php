@@ -16,7 +16,7 @@ abstract readonly class ReadCautions extends Line
     /** @return list<array{id: string, says: ?Said}> */
     protected static function cautions(Stored $data): array
     {
-        return array_map(fn(Stored $each) => ['id' => $each->text('id'), 'says' => $each->said('says')], $data->parts('cautions'));
+        return array_map(fn (Stored $each) => ['id' => $each->text('id'), 'says' => $each->said('says')], $data->parts('cautions'));
     }
 
     /** @return array{cautions?: list<array{id: string, says: mixed}>} as they are kept */
@@ -24,7 +24,7 @@ abstract readonly class ReadCautions extends Line
     {
         return $this->cautions === []
             ? []
-            : ['cautions' => array_map(fn(array $each) => ['id' => $each['id'], 'says' => $each['says']?->toArray()], $this->cautions)];
+            : ['cautions' => array_map(fn (array $each) => ['id' => $each['id'], 'says' => $each['says']?->toArray()], $this->cautions)];
     }
 
     public function canBeStruck(): bool

@@ -24,12 +24,12 @@ final readonly class Poured extends Line
     {
         return new self(
             array_map(
-                fn(Stored $tin) => ['ml' => $tin->number('ml'), 'holds_ml' => $tin->number('holds_ml'), 'count' => $tin->count('count')],
+                fn (Stored $tin) => ['ml' => $tin->number('ml'), 'holds_ml' => $tin->number('holds_ml'), 'count' => $tin->count('count')],
                 $data->parts('tins'),
             ),
             $data->numberOrNull('left_ml'),
             $data->text('where'),
-            array_map(fn(Stored $each) => ['lot' => $each->text('lot'), 'count' => $each->count('count')], $data->parts('taken')),
+            array_map(fn (Stored $each) => ['lot' => $each->text('lot'), 'count' => $each->count('count')], $data->parts('taken')),
         );
     }
 
@@ -51,6 +51,6 @@ final readonly class Poured extends Line
     /** mL in them all. */
     public function ml(): float
     {
-        return array_sum(array_map(fn(array $tin) => $tin['holds_ml'] * $tin['count'], $this->tins));
+        return array_sum(array_map(fn (array $tin) => $tin['holds_ml'] * $tin['count'], $this->tins));
     }
 }

@@ -53,7 +53,7 @@ final readonly class Spooned extends Line
 
     public function carries(): bool
     {
-        return !$this->inUse;
+        return ! $this->inUse;
     }
 
     public function rests(): bool
