@@ -223,6 +223,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('stove', [StoveController::class, 'start']);
                 Route::post('stove/{session}/tend', [StoveController::class, 'tend']);
                 Route::post('stove/{session}/reading', [StoveController::class, 'reading']);
+                Route::post('stove/{session}/undo', [StoveController::class, 'undo']);
                 Route::post('stove/{session}/learn', [CookersController::class, 'learn']);
                 Route::post('absences', [DiaryController::class, 'addAbsence']);
                 Route::delete('absences/{absence}', [DiaryController::class, 'removeAbsence']);

@@ -35,4 +35,9 @@ final readonly class Band
     {
         return self::of(max(0.0, $target - self::BELOW), $target, $ceiling);
     }
+
+    public function holds(float $celsius): bool
+    {
+        return $celsius >= $this->low && $celsius <= $this->ceiling;
+    }
 }

@@ -49,6 +49,54 @@ final class WarmthException extends RefusedException
         );
     }
 
+    public static function notRead(string $typed): self
+    {
+        return new self('unreadable', sprintf('“%s” is not a warmth. Write it like 49.5 or 121 F.', mb_substr($typed, 0, 20)), 'warmth');
+    }
+
+    public static function readRange(string $typed): self
+    {
+        return new self('range', sprintf('“%s” is more than one warmth. Write the one it reads now.', mb_substr($typed, 0, 20)), 'warmth');
+    }
+
+    public static function notOfPot(string $typed): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf('“%s” is no warmth of this pot. Is the thermometer in it, and are those its degrees?', mb_substr($typed, 0, 20)),
+            'warmth',
+        );
+    }
+
+    /** @param  bool  $fahrenheit what a bare number would be */
+    public static function otherDegrees(string $typed, bool $fahrenheit): self
+    {
+        [$own, $other] = $fahrenheit ? ['Fahrenheit', 'Celsius'] : ['Celsius', 'Fahrenheit'];
+
+        return new self(
+            'ambiguous',
+            sprintf(
+                '“%1$s” would be far from this pot’s band in %2$s, and within it in %3$s. Write %1$s %5$s or %1$s %4$s.',
+                mb_substr(preg_replace('/[\s°º]+$/u', '', $typed) ?? $typed, 0, 20),
+                $own,
+                $other,
+                $own[0],
+                $other[0],
+            ),
+            'warmth',
+        );
+    }
+
+    public static function sends(string $called): self
+    {
+        return new self('not_by_eye', sprintf('“%s” tells of this pot by itself: nothing is written down by eye.', $called), 'warmth');
+    }
+
+    public static function notFromHere(): self
+    {
+        return new self('not_open', 'That can no longer be taken back here.', 'entry');
+    }
+
     public static function order(): self
     {
         return new self('out_of_order', 'The readings must come in the order of their times, each once.', 'readings');

@@ -162,8 +162,10 @@ it('speaks in the cook’s own degrees', function () {
         ->and(collect($view['scale']['ticks'])->firstWhere('text', '140')['c'])
         ->toEqualWithDelta(60, 1e-3);
     // A bare number is in those degrees too.
+    tend($this, $pot, 'end')->assertOk();
+    $byEye = begun($this, [warmBatch($this)])['id'];
     Carbon::setTestNow(Carbon::now()->addMinute());
-    $this->atHouse('POST', "/stove/{$pot}/reading", ['warmth' => '120'])
+    $this->atHouse('POST', "/stove/{$byEye}/reading", ['warmth' => '120'])
         ->assertOk()
         ->assertJsonPath('warmth_c', 48.89);
 });

@@ -30,7 +30,7 @@ test('a jar is warmed by eye, off for the night, on again, and taken out with it
   await expect(page.getByLabel('It reads, °C')).toBeVisible()
   await page.getByLabel('It reads, °C').fill('180')
   await page.getByRole('button', { name: 'Write it down' }).click()
-  await expect(page.getByText(/Was it in Fahrenheit/)).toBeVisible()
+  await expect(page.getByText(/no warmth of this pot/)).toBeVisible()
   await expect(page.getByLabel('It reads, °C')).toHaveValue('180')
   const read = async (moment: string, warmth: string) => {
     await clock(page, moment)
@@ -44,11 +44,19 @@ test('a jar is warmed by eye, off for the night, on again, and taken out with it
   await expect(page.locator('[data-warmth]')).toHaveText('48.9')
   await read('2026-11-24T13:00:00Z', '63')
   await expect(page.getByText(/63 °C is over the ceiling of 60 °C/)).toBeVisible()
+  // A slip is taken back, and counted nowhere.
+  await read('2026-11-24T13:20:00Z', '5')
+  await expect(page.getByText(/5 °C is under the band/)).toBeVisible()
+  await page.getByRole('button', { name: 'Take back: 5.0 °C, read at 13:20' }).click()
+  await expect(page.locator('[data-warmth]')).toHaveText('63.0')
   await read('2026-11-24T14:00:00Z', '49')
   await page.getByRole('button', { name: 'Shaken and wiped' }).click()
   await page.getByRole('button', { name: 'Water topped up' }).click()
   await page.getByRole('button', { name: 'To the full line' }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.getByText('From above, and what was done').click()
+  await page.getByRole('button', { name: /^Take back: Water topped up/ }).click()
+  await expect(page.getByText(/^Taken back: water topped up/)).toBeVisible()
   await page.getByRole('button', { name: 'Off for the night' }).click()
   await expect(page.getByRole('button', { name: 'On again' })).toBeVisible()
   // A closed browser forgets nothing; on the next morning it goes on.

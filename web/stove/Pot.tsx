@@ -38,6 +38,7 @@ function useTend(pot: View, done?: () => void) {
   const write = useWrite<
     | 'POST /houses/{house}/stove/{session}/tend'
     | 'POST /houses/{house}/stove/{session}/reading'
+    | 'POST /houses/{house}/stove/{session}/undo'
     | 'POST /houses/{house}/stove/{session}/learn'
   >((now) => {
     client.setQueryData(['house', house, `/stove/${pot.id}`], now)
@@ -93,7 +94,10 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
           </p>
           <p className="text-xl">
             {pot.trend_text}
-            <span className="text-soft"> · {pot.probe ? `${pot.probe.called}, ${pot.probe.kind_text}` : ''}</span>
+            <span className="text-soft">
+              {' '}
+              · {pot.by_eye ? 'read by eye' : pot.probe ? `${pot.probe.called}, ${pot.probe.kind_text}` : ''}
+            </span>
           </p>
           {heard || ended ? null : (
             <p role="status" className="bg-warmth-pale mt-2 px-3 py-1">
@@ -221,10 +225,11 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
             <ul className="min-w-52 flex-1">
               {pot.done.map((line, index) => (
                 <li key={`${line.when} ${line.text} ${index}`} className="border-line border-b py-1">
-                  {line.text}{' '}
+                  {line.undone ? <s>{line.text}</s> : line.text}{' '}
                   <span className="text-soft">
                     {line.when}, {line.by}
-                  </span>
+                  </span>{' '}
+                  {line.entry ? <BackAgain pot={pot} entry={line.entry} what={`${line.text}, ${line.when}`} /> : null}
                 </li>
               ))}
             </ul>
@@ -312,7 +317,7 @@ function ByEye({ pot }: { pot: View }) {
         })
       })}
     >
-      <div className="w-44">
+      <div className="w-72 max-sm:grow">
         <Field
           label={`It reads, ${pot.warmth_unit}`}
           inputMode="decimal"
@@ -327,8 +332,43 @@ function ByEye({ pot }: { pot: View }) {
         Write it down
       </Button>
       {write.error?.about('warmth') ? null : <Trouble problem={write.error} />}
+      {pot.read.length > 0 ? (
+        <ul aria-label="Read so far" className="flex basis-full flex-wrap gap-x-6">
+          {pot.read.map((each) => (
+            <li key={each.entry} className="figures flex items-center gap-2">
+              <span className="text-soft">{each.when}</span> {each.text}
+              <BackAgain pot={pot} entry={each.entry} what={`${each.text}, read at ${each.when}`} />
+            </li>
+          ))}
+        </ul>
+      ) : null}
     </form>
   )
+}
+
+/** Takes a slip back; what it was stays told in what was done. */
+function BackAgain({ pot, entry, what }: { pot: View; entry: string; what: string }) {
+  const { works } = usePart()
+  const say = useSay()
+  const { write, path } = useTend(pot)
+  return works ? (
+    <>
+      <TextButton
+        type="button"
+        disabled={write.isPending}
+        aria-label={`Take back: ${what}`}
+        onClick={() =>
+          write.mutate(
+            { path: `${path}/undo`, body: { entry } },
+            { onSuccess: () => say({ text: `Taken back: ${what}.` }) },
+          )
+        }
+      >
+        take it back
+      </TextButton>
+      <Trouble problem={write.error} />
+    </>
+  ) : null
 }
 
 function TopUp({ pot, open, onOpenChange }: { pot: View; open: boolean; onOpenChange: (open: boolean) => void }) {

@@ -104,10 +104,7 @@ final readonly class TakeReadings
                     $last === null || array_key_first($taken) > $last
                         ? $this->onward($session, $probe, $standing->gathered, $taken)
                         : $this->anew($session, $probe);
-                StoveProbe::query()
-                    ->where('stove_session_id', $session->id)
-                    ->where('probe_id', $probe->id)
-                    ->update(['gathered' => json_encode($gathered)]);
+                self::keep($session->id, $probe->id, $gathered);
                 $this->touch($session);
             }
 
@@ -128,6 +125,23 @@ final readonly class TakeReadings
         }
 
         return $log->toArray();
+    }
+
+    /** Gathers anew what a thermometer told: a reading is gone, or another filling counts. */
+    public function again(StoveSession $session, StoveProbe $standing): void
+    {
+        $gathered = $this->anew($session, $standing->probe);
+        self::keep($session->id, $standing->probe_id, $gathered);
+        $standing->setAttribute('gathered', $gathered);
+    }
+
+    /** @param  array<string, mixed>  $gathered */
+    private static function keep(int $session, int $probe, array $gathered): void
+    {
+        StoveProbe::query()
+            ->where('stove_session_id', $session)
+            ->where('probe_id', $probe)
+            ->update(['gathered' => json_encode($gathered)]);
     }
 
     /** @return array<string, mixed> from all the readings there are: one came that belongs before the last */

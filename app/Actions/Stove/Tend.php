@@ -122,6 +122,7 @@ final readonly class Tend
                 throw $refused->about('with');
             }
         }
+        $before = ['at' => $session->filled_at->toISOString(), 'ml' => (float) $session->filled_ml];
         $session->filled_ml = (string) round($poured === null ? $full : min($left + $poured, $full * 1.3), 2);
         $session->filled_at = Carbon::now();
         foreach ($session->probes as $probe) {
@@ -129,7 +130,7 @@ final readonly class Tend
             $log->filled($now);
             $this->save($probe, $log->toArray());
         }
-        StartSession::note($session, 'topped_up', ['ml' => round($poured ?? max(0.0, $full - $left))]);
+        StartSession::note($session, 'topped_up', ['ml' => round($poured ?? max(0.0, $full - $left)), 'before' => $before]);
     }
 
     private function shaken(StoveSession $session): void
@@ -138,17 +139,18 @@ final readonly class Tend
         if ($at < $session->started_at) {
             throw DiaryException::outOfTurn(Dates::say($this->kitchens->local($session->started_at), 'moment'));
         }
-        $session->shaken_at = max($at, $session->shaken_at ?? $at);
+        $before = ['at' => $session->shaken_at->toISOString(), 'entries' => []];
+        $session->shaken_at = max($at, $session->shaken_at);
         foreach ($this->standing($session) as $jar) {
             if ($session->speed === 1 && $this->records->progress($jar->batch)->warmed->onSince !== null) {
                 try {
-                    ($this->record)($jar->batch, Step::Shake->value, 'done', null, null);
+                    $before['entries'][] = [$jar->batch->uid, ($this->record)($jar->batch, Step::Shake->value, 'done', null, null)->uid];
                 } catch (DiaryException) {
                     // Its last hours: none is due any more.
                 }
             }
         }
-        StartSession::note($session, 'shaken', at: $at);
+        StartSession::note($session, 'shaken', ['before' => $before], $at);
     }
 
     private function setting(StoveSession $session, string $name, string $confirmed): void

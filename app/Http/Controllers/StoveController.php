@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Stove\ReadingsCsv;
 use App\Actions\Stove\StartSession;
+use App\Actions\Stove\TakeBack;
 use App\Actions\Stove\TakeReadings;
 use App\Actions\Stove\Tend;
 use App\House\WhenDone;
@@ -117,8 +118,10 @@ final class StoveController extends Controller
     #[Operation('A warmth read by eye')]
     public function reading(Requests\WriteReading $form, StoveSession $session, TakeReadings $take, WhenDone $done): StoveView
     {
-        $typed = $form->string('warmth')->trim()->toString();
-        $took = $take($session, $this->probeOf($session), [['at' => $session->own($done->at()), 'c' => $this->page->asTyped($typed)]]);
+        $celsius = $this->page->byEye($form->string('warmth')->toString(), $session->core());
+        $probe = $this->probeOf($session);
+        $probe->kind === Probe::HAND || throw WarmthException::sends($probe->called)->about('warmth');
+        $took = $take($session, $probe, [['at' => $session->own($done->at()), 'c' => $celsius]]);
         if ($took['refused'] !== []) {
             throw (new WarmthException('out_of_range', $took['refused'][0]['sentence']))->about('warmth');
         }
@@ -127,6 +130,14 @@ final class StoveController extends Controller
         }
 
         return $this->pot($session->refresh());
+    }
+
+    #[Operation('A warmth read by eye, a shaking or a topping up taken back')]
+    public function undo(Requests\UndoEntry $form, StoveSession $session, TakeBack $back): StoveView
+    {
+        $back($session, $form->string('entry')->toString());
+
+        return $this->pot($session);
     }
 
     #[Operation('Readings of this session out of a CSV file')]

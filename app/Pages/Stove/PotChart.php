@@ -5,26 +5,28 @@ namespace App\Pages\Stove;
 use App\Actions\Stove\TakeReadings;
 use App\House\KitchenFactory;
 use App\Models\Probe;
-use App\Models\StoveEvent;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use App\Responses\Stove\ChartMark;
 use App\Responses\Stove\WarmthChart;
 use Illuminate\Support\Facades\DB;
 use Kettle\Measure\AmountWriter;
-use Kettle\Measure\Kind;
 
 /** How warm a pot was, how that stands to what was foretold, and what was done to it. */
 final readonly class PotChart
 {
     public const POINTS = 240;
 
+    /** What was done that bends the line. */
+    private const MARKS = ['paused', 'on', 'topped_up', 'setting', 'lid_on', 'lid_off'];
+
     /** A warmth that moves less in ten minutes is steady, degrees C. */
     private const STEADY_C = 0.6;
 
-    public function __construct(private KitchenFactory $kitchens, private Warmths $warmths) {}
+    public function __construct(private KitchenFactory $kitchens, private Warmths $warmths, private PotLines $lines) {}
 
-    public function view(StoveSession $session, ?StoveProbe $standing): WarmthChart
+    /** @param  list<int>  $undone ids of what was taken back */
+    public function view(StoveSession $session, ?StoveProbe $standing, array $undone): WarmthChart
     {
         $from = $session->started_at->getTimestamp();
         $now = $session->now();
@@ -34,15 +36,9 @@ final readonly class PotChart
         $points =
             $standing === null ? [] : TakeReadings::thinned($session->id, $standing->probe_id, $from, max($now, $from + 1), self::POINTS);
         $marks = [];
-        foreach (
-            $session
-                ->events()
-                ->whereIn('kind', ['paused', 'on', 'topped_up', 'setting', 'lid_on', 'lid_off'])
-                ->orderBy('id')
-                ->limit(60)
-                ->get() as $event
-        ) {
-            $marks[] = new ChartMark($session->own($event->happened_at), $this->done($event));
+        $switched = $session->events()->whereIn('kind', self::MARKS)->orderBy('id')->limit(60)->get();
+        foreach ($switched->whereNotIn('id', $undone) as $event) {
+            $marks[] = new ChartMark($session->own($event->happened_at), $this->lines->text($event));
         }
 
         return new WarmthChart(
@@ -108,27 +104,5 @@ final readonly class PotChart
         return abs($change) < self::STEADY_C
             ? 'steady'
             : ($change > 0 ? 'rising ' : 'falling ').$this->warmths->moved($change).' in ten minutes';
-    }
-
-    public function done(StoveEvent $event): string
-    {
-        $text = fn (string $key): string => is_string($event->data[$key] ?? null) ? $event->data[$key] : '';
-
-        return match ($event->kind) {
-            'started' => 'Jars in, switched to '.$text('setting'),
-            'paused' => 'Switched off',
-            'on' => 'On again, '.$text('setting'),
-            'topped_up' => 'Water topped up'.
-                (is_numeric($event->data['ml'] ?? null) && $event->data['ml'] > 0
-                    ? ', '.AmountWriter::plain((float) $event->data['ml'], Kind::Volume)
-                    : ''),
-            'shaken' => 'Shaken and wiped',
-            'setting' => 'Switched to '.$text('setting'),
-            'lid_on' => 'Lid on',
-            'lid_off' => 'Lid off',
-            'jar_out' => 'Taken out: '.$this->kitchens->words()->thing($event->data['herb'] ?? ''),
-            'learned' => 'The pot was learned from this',
-            default => 'All out, ended',
-        };
     }
 }

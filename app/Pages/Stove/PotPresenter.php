@@ -9,7 +9,6 @@ use App\House\KitchenFactory;
 use App\House\Times;
 use App\Live\LiveToken;
 use App\Models\Probe;
-use App\Models\StoveEvent;
 use App\Models\StoveJar;
 use App\Models\StoveProbe;
 use App\Models\StoveSession;
@@ -17,7 +16,6 @@ use App\Responses\Stove\BathJar;
 use App\Responses\Stove\BathView;
 use App\Responses\Stove\CookerSetting;
 use App\Responses\Stove\StoveCard;
-use App\Responses\Stove\StoveDone;
 use App\Responses\Stove\StoveJarView;
 use App\Responses\Stove\StoveView;
 use App\Responses\Stove\StoveWater;
@@ -33,9 +31,6 @@ use Kettle\Warmth\StoveLog;
  */
 final class PotPresenter
 {
-    /** Lines of its logbook shown. */
-    private const LINES = 40;
-
     public function __construct(
         private readonly KitchenFactory $kitchens,
         private readonly TakeReadings $readings,
@@ -47,6 +42,7 @@ final class PotPresenter
         private readonly PotJars $jars,
         private readonly PotChart $chart,
         private readonly PotTimes $at,
+        private readonly PotLines $lines,
     ) {}
 
     public function card(StoveSession $session): StoveCard
@@ -85,6 +81,7 @@ final class PotPresenter
         $last = $log->hours()->last();
         $ended = $session->state === StoveSession::ENDED;
         $now = $session->now();
+        $undone = $this->lines->undone($session);
 
         return new StoveView(
             id: $session->uid,
@@ -109,25 +106,12 @@ final class PotPresenter
             alarms: $ended ? [] : $this->jars->alarms($session, $standing, $log),
             bath: $this->bath($session->set_up, $this->levelMm($session, $log)),
             water: PotJars::isDry($session) ? null : $this->water($session, $log),
-            chart: $this->chart->view($session, $standing),
+            chart: $this->chart->view($session, $standing, $undone),
             shake_text: $this->jars->shaken($session),
             over_text: $this->readings->overCeiling($session),
             model_text: $this->forecast->kept($session->set_up, $session->core()),
-            done: array_values(
-                $session
-                    ->events()
-                    ->orderByDesc('id')
-                    ->limit(self::LINES)
-                    ->get()
-                    ->map(
-                        fn (StoveEvent $event) => new StoveDone(
-                            $this->chart->done($event),
-                            $event->by,
-                            $this->times->logged($event->happened_at),
-                        ),
-                    )
-                    ->all(),
-            ),
+            done: $this->lines->done($session, $undone),
+            read: $this->lines->read($session, $standing),
             live: '/live?token='.LiveToken::for($session->id),
             teaches: $session->speed === 1 && $session->cooker !== null && $log->hours()->count() >= 6,
         );

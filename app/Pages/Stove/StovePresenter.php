@@ -27,7 +27,10 @@ use Kettle\Diary\Step;
 use Kettle\Diary\Task;
 use Kettle\Infusion\Method;
 use Kettle\Measure\AmountWriter;
+use Kettle\Reason\RefusedException;
 use Kettle\Vessel\WaterBath;
+use Kettle\Warmth\Band;
+use Kettle\Warmth\ByEye;
 
 /** The Stove as a place: what is warm, what wants warmth, what there is to warm it in; and readings as files have them. */
 final readonly class StovePresenter
@@ -86,10 +89,16 @@ final readonly class StovePresenter
         );
     }
 
-    /** A warmth without its unit is in the cook's own degrees. */
-    public function asTyped(string $typed): string
+    /**
+     * A warmth as it was read and typed, in degrees C. Without its unit it is in the cook's own degrees.
+     *
+     * @throws RefusedException
+     */
+    public function byEye(string $typed, Band $band): float
     {
-        return preg_match('/[cf]\s*$/i', $typed) === 1 ? $typed : $typed.($this->kitchens->plain()->fahrenheit ? ' F' : ' C');
+        $kitchen = $this->kitchens->plain();
+
+        return (new ByEye($kitchen->reader(), $kitchen->fahrenheit))->read($typed, $band);
     }
 
     /**

@@ -47,6 +47,12 @@ final class Warmths
         return $this->kitchen()->warmth($celsius);
     }
 
+    /** As it is read off, to a tenth. */
+    public function reading(float $celsius): string
+    {
+        return $this->number($celsius).' '.$this->unit();
+    }
+
     public function number(float $celsius, int $places = 1): string
     {
         return number_format($this->kitchen()->fahrenheit ? Unit::make('°F')->fromBase($celsius) : $celsius, $places, '.', '');

@@ -13,6 +13,7 @@ final readonly class StoveView extends Shape
      * @param  list<StoveAlarm>  $alarms
      * @param  list<string>  $model_text
      * @param  list<StoveDone>  $done
+     * @param  list<StoveRead>  $read
      * @param  'on'|'paused'|'ended'  $state
      */
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class StoveView extends Shape
         public ?string $over_text,
         public array $model_text,
         public array $done,
+        public array $read,
         public string $live,
         public bool $teaches,
     ) {}

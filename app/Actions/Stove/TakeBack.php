@@ -1,0 +1,141 @@
+<?php
+
+namespace App\Actions\Stove;
+
+use App\Actions\Batches\StrikeOut;
+use App\Models\Batch;
+use App\Models\Probe;
+use App\Models\StoveEvent;
+use App\Models\StoveProbe;
+use App\Models\StoveSession;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Kettle\Diary\DiaryException;
+use Kettle\Reason\RefusedException;
+use Kettle\Warmth\WarmthException;
+
+/**
+ * Takes back what was written down by mistake at a warm pot: a warmth read by eye, or its last shaking or topping up.
+ * What was taken back stays in the pot's logbook, beside the line that says so.
+ */
+final readonly class TakeBack
+{
+    /** What can be taken back of what was done; the rest is switched back, or begun anew. */
+    public const DONE = ['topped_up', 'shaken'];
+
+    public function __construct(private TakeReadings $readings, private StrikeOut $strike) {}
+
+    /**
+     * @param  string  $entry as ofReading() and ofDone() write it
+     *
+     * @throws RefusedException when it is none of this pot, or can no longer be taken back
+     */
+    public function __invoke(StoveSession $session, string $entry): void
+    {
+        [$what, $which] = [...explode('-', $entry, 2), ''];
+        if (preg_match('/^\d{1,12}$/D', $which) !== 1) {
+            throw WarmthException::notFromHere();
+        }
+        DB::transaction(function () use ($session, $what, $which): void {
+            $locked = StoveSession::query()->whereKey($session->id)->lockForUpdate()->with('probes.probe')->firstOrFail();
+            if ($locked->state === StoveSession::ENDED) {
+                throw new DiaryException('not_open', 'This is over: what was counted is in the logbooks of its jars.');
+            }
+            match ($what) {
+                'read' => $this->reading($locked, (int) $which),
+                'done' => $this->done($locked, (int) $which),
+                default => throw WarmthException::notFromHere(),
+            };
+            $locked->version++;
+            $locked->save();
+        });
+        $session->refresh();
+    }
+
+    /** @param  int  $at second of the session's own time */
+    public static function ofReading(int $at): string
+    {
+        return 'read-'.$at;
+    }
+
+    public static function ofDone(StoveEvent $event): string
+    {
+        return 'done-'.$event->id;
+    }
+
+    /** From when on readings can be taken back: what was gathered before it was switched off went to the logbooks, s. */
+    public static function since(StoveSession $session): int
+    {
+        return $session->own($session->switched_at);
+    }
+
+    /**
+     * Which of what was done can be taken back: the last of each, where what stood before it is known.
+     *
+     * @param  iterable<StoveEvent>  $events the newest first
+     * @return list<int> ids
+     */
+    public static function open(iterable $events): array
+    {
+        $back = $seen = $open = [];
+        foreach ($events as $event) {
+            if ($event->kind === 'done_back') {
+                $back[] = $event->data['event'] ?? null;
+            } elseif (in_array($event->kind, self::DONE, true) && ! in_array($event->id, $back, true)) {
+                if (! isset($seen[$event->kind]) && isset($event->data['before'])) {
+                    $open[] = $event->id;
+                }
+                $seen[$event->kind] = true;
+            }
+        }
+
+        return $open;
+    }
+
+    private function reading(StoveSession $session, int $at): void
+    {
+        $standing = $session->probes->first(fn (StoveProbe $each) => $each->probe->kind === Probe::HAND);
+        $row = DB::table('readings')
+            ->where('stove_session_id', $session->id)
+            ->where('probe_id', $standing->probe_id ?? 0)
+            ->where('at', $at);
+        $centi = $at < self::since($session) ? null : $row->value('centi_c');
+        if ($standing === null || ! is_int($centi)) {
+            throw WarmthException::notFromHere();
+        }
+        $row->delete();
+        $this->readings->again($session, $standing);
+        StartSession::note($session, 'read_back', ['at' => $at, 'c' => $centi / 100]);
+    }
+
+    private function done(StoveSession $session, int $id): void
+    {
+        $event = in_array($id, self::open($session->events()->orderByDesc('id')->get()), true)
+            ? $session->events()->whereKey($id)->firstOrFail()
+            : throw WarmthException::notFromHere();
+        /** @var array{at: string, ml?: float|int, entries?: list<array{string, string}>} $before */
+        $before = $event->data['before'];
+        if ($event->kind === 'topped_up') {
+            $session->filled_at = Carbon::parse($before['at']);
+            $session->filled_ml = (string) ($before['ml'] ?? 0);
+            foreach ($session->probes as $standing) {
+                $this->readings->again($session, $standing);
+            }
+        } else {
+            $session->shaken_at = Carbon::parse($before['at']);
+            foreach ($before['entries'] ?? [] as [$batch, $entry]) {
+                $this->strikeOut($batch, $entry);
+            }
+        }
+        StartSession::note($session, 'done_back', ['event' => $event->id, 'kind' => $event->kind]);
+    }
+
+    private function strikeOut(string $batch, string $entry): void
+    {
+        try {
+            ($this->strike)(Batch::query()->where('uid', $batch)->firstOrFail(), $entry);
+        } catch (RefusedException) {
+            // Struck out there before.
+        }
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+use App\Models\LogEntry;
+use App\Models\StoveEvent;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+require_once __DIR__.'/../Pots.php';
+
+/** @return array<string, mixed> the pot after a warmth was read, so many minutes on */
+function readIn(Tests\AppCase $case, string $pot, string $warmth, int $minutes = 30): array
+{
+    Carbon::setTestNow(Carbon::now()->addMinutes($minutes));
+
+    return $case
+        ->atHouse('POST', "/stove/{$pot}/reading", ['warmth' => $warmth])
+        ->assertOk()
+        ->json();
+}
+
+it('counts as if a slip had never been read, and keeps what it was beside', function () {
+    $pot = begun($this, [warmBatch($this)])['id'];
+    readIn($this, $pot, '49', 1);
+    readIn($this, $pot, '49');
+    readIn($this, $pot, '65', 1);
+    $slip = readIn($this, $pot, '5', 1);
+    expect($slip['alarms'][0]['says'])->toContain('5 °C is under the band');
+    expect(array_column($slip['read'], 'text'))->toBe(['5.0 °C', '65.0 °C', '49.0 °C', '49.0 °C']);
+    foreach ([1, 0] as $which) {
+        $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $slip['read'][$which]['entry']])->assertOk();
+    }
+    // An hour at 49 °C from the first reading to the last, by hand.
+    $now = readIn($this, $pot, '49', 28);
+    expect($now['jars'][0]['had_text'])
+        ->toBe('1 h')
+        ->and($now['over_text'])
+        ->toBeNull()
+        ->and(array_column($now['read'], 'text'))
+        ->toBe(['49.0 °C', '49.0 °C', '49.0 °C'])
+        ->and(array_slice(array_column($now['done'], 'text'), 0, 2))
+        ->toBe(['Taken back: 5.0 °C, read at 10:33', 'Taken back: 65.0 °C, read at 10:32'])
+        ->and(DB::table('readings')->count())
+        ->toBe(3);
+});
+
+it('takes nothing back twice, nor what is of another pot, nor what went into a logbook', function () {
+    $pot = begun($this, [warmBatch($this)])['id'];
+    $first = readIn($this, $pot, '49', 1)['read'][0]['entry'];
+    $back = fn (string $entry) => $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $entry]);
+    foreach (['read-1', 'done-1', 'done-999999', 'read', 'else-5', 'read--5', 'read-1e3', '{}'] as $none) {
+        $back($none)->assertStatus(422)->assertJsonPath('faults.0.field', 'entry');
+    }
+    $second = readIn($this, $pot, '49')['read'][0]['entry'];
+    $back($second)->assertOk();
+    $back($second)->assertStatus(422)->assertSee('no longer be taken back');
+    tend($this, $pot, 'pause')->assertOk();
+    Carbon::setTestNow(Carbon::now()->addMinutes(5));
+    expect($this->atHouse('GET', "/stove/{$pot}")->json('read'))->toBe([]);
+    $back($first)->assertStatus(422);
+    tend($this, $pot, 'end')->assertOk();
+    $back($first)->assertStatus(422)->assertSee('This is over');
+    expect(DB::table('readings')->count())->toBe(1);
+});
+
+it('leaves what a thermometer sent where it is', function () {
+    [$pot] = sending($this, 10);
+    $at = DB::table('readings')->max('at');
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => "read-{$at}"])->assertStatus(422);
+    $this->atHouse('POST', "/stove/{$pot}/reading", ['warmth' => '50'])
+        ->assertStatus(422)
+        ->assertSee('tells of this pot by itself');
+    expect($this->atHouse('GET', "/stove/{$pot}")->json('read'))
+        ->toBe([])
+        ->and(DB::table('readings')->max('at'))
+        ->toBe($at);
+});
+
+it('pours the water out again that nobody poured in', function () {
+    [$pot] = sending($this, 90);
+    $before = $this->atHouse('GET', "/stove/{$pot}")->json();
+    $poured = tend($this, $pot, 'topped_up', '400 mL')->assertOk()->json();
+    expect($poured['water']['text'])->not->toBe($before['water']['text'])->and($poured['done'][0]['entry'])->not->toBeNull();
+    $after = $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $poured['done'][0]['entry']])
+        ->assertOk()
+        ->json();
+    expect($after['water'])
+        ->toBe($before['water'])
+        ->and($after['bath']['now_mm'])
+        ->toBe($before['bath']['now_mm'])
+        ->and($after['done'][0]['text'])
+        ->toBe('Taken back: water topped up')
+        ->and($after['done'][1])
+        ->toMatchArray(['text' => 'Water topped up, 400 mL', 'undone' => true, 'entry' => null])
+        ->and(array_column($after['chart']['marks'], 'text'))
+        ->not->toContain('Water topped up, 400 mL');
+});
+
+it('asks again for a shaking that was not done, at the pot and of the batch', function () {
+    $batch = warmBatch($this);
+    $pot = begun($this, [$batch])['id'];
+    Carbon::setTestNow(Carbon::now()->addMinutes(125));
+    expect(array_column($this->atHouse('GET', "/stove/{$pot}")->json('alarms'), 'id'))->toContain('shake');
+    $shaken = tend($this, $pot, 'shaken')->assertOk()->json();
+    expect(array_column($shaken['alarms'], 'id'))->not->toContain('shake');
+    $entry = $shaken['done'][0]['entry'];
+    $back = $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $entry])
+        ->assertOk()
+        ->json();
+    expect(array_column($back['alarms'], 'id'))->toContain('shake');
+    expect(LogEntry::query()->withoutGlobalScopes()->where('kind', 'undone')->count())->toBe(1);
+    // The one before it can be taken back now: the last of its kind each time, the newest first.
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $entry])->assertStatus(422);
+    $first = tend($this, $pot, 'shaken')->json('done.0.entry');
+    Carbon::setTestNow(Carbon::now()->addMinutes(125));
+    $second = tend($this, $pot, 'shaken')->json();
+    expect(array_filter(array_column($second['done'], 'entry')))->toBe([$second['done'][0]['entry']]);
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $first])->assertStatus(422);
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $second['done'][0]['entry']])
+        ->assertOk()
+        ->assertJsonPath('done.2.entry', $first);
+    expect(StoveEvent::query()->withoutGlobalScopes()->where('kind', 'shaken')->count())->toBe(3);
+});
+
+it('takes back in the batch alone what was struck out there before', function () {
+    $batch = warmBatch($this);
+    $pot = begun($this, [$batch])['id'];
+    Carbon::setTestNow(Carbon::now()->addMinutes(125));
+    $entry = tend($this, $pot, 'shaken')->json('done.0.entry');
+    $line = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('entries'))->firstWhere('can_undo', true);
+    $this->atHouse('POST', "/batches/{$batch->uid}/undo", ['entry' => $line['id']])->assertOk();
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $entry])->assertOk();
+    expect(LogEntry::query()->withoutGlobalScopes()->where('kind', 'undone')->count())->toBe(1);
+});
