@@ -55,6 +55,35 @@ final class LotException extends RefusedException
         );
     }
 
+    public static function moreThanCame(string $typed, string $got): self
+    {
+        return new self(
+            'out_of_range',
+            sprintf(
+                '“%s” is far more than the %s that came in. Write what is left; or if more came in, change how much there was first.',
+                mb_substr($typed, 0, 20),
+                $got,
+            ),
+            'amount',
+        );
+    }
+
+    public static function partOfWhich(string $typed, string $got, string $ofGot, string $left, string $ofLeft): self
+    {
+        return new self(
+            'ambiguous',
+            sprintf(
+                '“%s” is %s of the %s that came in, and %s of the %s there should be. Write which amount is left.',
+                mb_substr($typed, 0, 20),
+                $ofGot,
+                $got,
+                $ofLeft,
+                $left,
+            ),
+            'amount',
+        );
+    }
+
     public static function otherMoney(string $typed, string $sign): self
     {
         return new self(

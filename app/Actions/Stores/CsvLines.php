@@ -12,6 +12,7 @@ use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotReader;
 use Kettle\Stores\LotsException;
+use Kettle\Stores\Stock;
 
 /**
  * Reads the lines of a file about Stores without writing any: what would be added, what changed, what is refused, and what
@@ -80,17 +81,18 @@ final class CsvLines
             }
             $typed = $fields['left'] ?? '';
             // As it stands, nobody counted it: it follows what was got.
+            $more = $read['lot']->stock->got - (float) ($lot->got ?? 0);
+            $uncounted = (float) ($lot->left ?? 0) + $more;
+            $stock = new Stock($read['lot']->stock->got, $uncounted);
             $left =
                 $typed === '' || $typed === ($stands['left'] ?? null)
                     ? null
-                    : $this->keep->counted($read['lot']->kind, $read['lot']->material, $read['lot']->form, $typed);
+                    : $this->keep->counted($read['lot']->kind, $read['lot']->material, $read['lot']->form, $stock, $typed);
         } catch (LotsException $no) {
             return $refused(implode(' ', array_map(fn (array $fault) => $fault['field'].': '.$fault['sentence'], $no->faults)));
         } catch (AmountException|LotException $no) {
             return $refused('left: '.$no->sentence);
         }
-        $more = $read['lot']->stock->got - (float) ($lot->got ?? 0);
-        $uncounted = (float) ($lot->left ?? 0) + $more;
         $changed = array_diff($changed ?? [], ['left', abs($more) <= self::EQUAL ? 'amount' : '']);
 
         return new CsvLine(

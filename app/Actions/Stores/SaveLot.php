@@ -14,10 +14,12 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Diary\Stage;
 use Kettle\Recipe\Planning;
+use Kettle\Stores\Counting;
 use Kettle\Stores\LotException;
 use Kettle\Stores\LotKind;
 use Kettle\Stores\LotReader;
 use Kettle\Stores\LotsException;
+use Kettle\Stores\Stock;
 
 /** Takes a lot into Stores as somebody wrote it, changes what is known of it, and counts what is left. */
 final readonly class SaveLot
@@ -125,7 +127,12 @@ final readonly class SaveLot
     /** @throws LotException|\Kettle\Measure\AmountException */
     public function count(Lot $lot, string $typed, string $note): Lot
     {
-        return $this->setLeft($lot, $this->counted($lot->kind, $lot->material, $lot->form, $typed), 'count', $note);
+        return $this->setLeft(
+            $lot,
+            $this->counted($lot->kind, $lot->material, $lot->form, new Stock((float) $lot->got, (float) $lot->left), $typed),
+            'count',
+            $note,
+        );
     }
 
     /**
@@ -145,18 +152,12 @@ final readonly class SaveLot
     /**
      * What is left of a lot, as somebody counted it; in its own unit.
      *
+     * @param  Stock  $stock what came in, and what there should be
+     *
      * @throws LotException|\Kettle\Measure\AmountException
      */
-    public function counted(LotKind $kind, string $material, ?string $form, string $typed): float
+    public function counted(LotKind $kind, string $material, ?string $form, Stock $stock, string $typed): float
     {
-        $measure = $kind->measure();
-        // "0", or nothing left, is what a count is often for.
-        if (preg_match('/^0+(\.0+)?\s*[a-z]*$/i', trim($typed)) === 1) {
-            return 0.0;
-        }
-        if ($measure === null) {
-            return preg_match('/^\d{1,5}$/', trim($typed)) === 1 ? (float) $typed : throw LotException::count($typed);
-        }
         $cupboard = $this->planning->cupboard();
         $density = match ($kind) {
             LotKind::Carrier => $cupboard->carrier($material)->at20,
@@ -164,7 +165,7 @@ final readonly class SaveLot
             default => $form === null ? null : $cupboard->form($form)->bulk->loose,
         };
 
-        return $this->kitchens->plain()->reader()->within($typed, $measure, $measure->value, 0.01, 200_000, $density)->value;
+        return (new Counting($this->kitchens->plain()->reader(), $kind->measure(), $density, $stock))->read($typed);
     }
 
     /**
