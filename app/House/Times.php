@@ -12,7 +12,7 @@ final readonly class Times
 
     public function day(\DateTimeInterface $moment): string
     {
-        return Dates::say($this->kitchens->local($moment), 'short_weekday');
+        return Dates::near($this->kitchens->local($moment), $this->kitchens->now());
     }
 
     public function clock(\DateTimeInterface $moment): string
@@ -20,7 +20,7 @@ final readonly class Times
         return Dates::say($this->kitchens->local($moment), 'clock');
     }
 
-    /** "today 14:00", "tomorrow 9:00", "Thu 26 Nov", "3 days ago" */
+    /** "today 14:00", "tomorrow 9:00", "Thu 26 Nov", "29 Nov 2027", "3 days ago" */
     public function due(\DateTimeInterface $moment): string
     {
         $local = $this->kitchens->local($moment);
@@ -32,7 +32,7 @@ final readonly class Times
             $days === 1 => 'tomorrow '.Dates::say($local, 'clock'),
             $days === -1 => 'yesterday '.Dates::say($local, 'clock'),
             $days < 0 => -$days.' days ago',
-            default => Dates::say($local, 'short_weekday'),
+            default => Dates::near($local, $today),
         };
     }
 

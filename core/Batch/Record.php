@@ -38,6 +38,12 @@ final readonly class Record
         return $this->plan->figure('oil_volume') + $this->log->toppedUpMl();
     }
 
+    /** Of what it stands in, to the brim; the herb takes of it what it takes. mL */
+    public function holdsMl(): float
+    {
+        return $this->plan->jar->count * $this->plan->jar->brimMl;
+    }
+
     /** @return array<string, float> mL of each of its oils that it was topped up with, by carrier, as far as it was measured */
     public function toppedUp(): array
     {

@@ -158,9 +158,18 @@ final class DiaryException extends RefusedException
         );
     }
 
-    public static function tooFar(string $day): self
+    public static function tooFar(string $day, string $most): self
     {
-        return new self('out_of_range', sprintf('%s is more than two years off. Choose a nearer day.', $day));
+        return new self('out_of_range', sprintf('%s is more than %s off. Choose a nearer day.', $day, $most));
+    }
+
+    public static function pastStraining(string $day, string $verb): self
+    {
+        return new self(
+            'deadline',
+            sprintf('By then it has been strained: that is due on %s. Choose a day before, or do not %s it at all.', $day, $verb),
+            'until',
+        );
     }
 
     public static function startAfterReady(string $start, string $ready): self

@@ -61,6 +61,12 @@ enum Step: string
         );
     }
 
+    /** Steps that look after a jar while it stands. */
+    public function tends(): bool
+    {
+        return in_array($this, [self::TopUp, self::Check, self::Shake], true);
+    }
+
     /** Steps that are done with amounts or answers, and so not by a word. */
     public function wantsAmounts(): bool
     {

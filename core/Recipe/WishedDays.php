@@ -29,7 +29,7 @@ final readonly class WishedDays
             throw DiaryException::past(Dates::say($day, 'day'), Dates::say($today, 'day'));
         }
         if ($day > $today->modify('+2 years')) {
-            throw DiaryException::tooFar(Dates::say($day, 'day'));
+            throw DiaryException::tooFar(Dates::say($day, 'day'), 'two years');
         }
 
         return $day;

@@ -26,6 +26,8 @@ final class Dates
         'at' => "EEEE 'at' HH:mm",
     ];
 
+    private const FAR_DAYS = 182;
+
     /** Days said lately are said again: a plan has the same few in many places. */
     private const KEPT = 200;
 
@@ -63,6 +65,12 @@ final class Dates
         }
 
         return self::$said[$as.$moment];
+    }
+
+    /** By its weekday, where that and the month say enough; half a year off by its year. */
+    public static function near(\DateTimeInterface $day, \DateTimeInterface $now): string
+    {
+        return self::say($day, abs($day->getTimestamp() - $now->getTimestamp()) > self::FAR_DAYS * 86400 ? 'short_day' : 'short_weekday');
     }
 
     private static function write(\DateTimeInterface $moment, string $as): string

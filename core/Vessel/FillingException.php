@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Vessel;
 
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 
 /** Bottles that cannot be filled from the oil there is. */
@@ -42,6 +44,22 @@ final class FillingException extends RefusedException
                 $there === 0 ? 'none' : $there,
             ),
             'bottles',
+        );
+    }
+
+    public static function noRoom(string $typed, string $into, float $holdsMl, float $inMl): self
+    {
+        return new self(
+            'too_much',
+            sprintf(
+                '“%s” does not go into %s: to the brim it holds %s, and %s of oil count as in it. Write what went in besides, at most %s.',
+                mb_substr($typed, 0, 20),
+                $into,
+                AmountWriter::plain($holdsMl, Kind::Volume),
+                AmountWriter::plain($inMl, Kind::Volume),
+                AmountWriter::plain(floor(max(0.0, $holdsMl - $inMl)), Kind::Volume),
+            ),
+            'amount',
         );
     }
 }

@@ -162,6 +162,27 @@ it('skips with a reason, puts off, and says what it cannot', function () {
     expect(collect($later)->firstWhere('key', 'strain')['due_text'])->toBe('Mon 28 Dec');
 });
 
+it('puts what tends a jar off while it stands, and not to a moment gone by', function (string $until, ?string $says, int $status) {
+    $batch = $this->batch();
+    $this->fill($batch);
+    $strain = collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->firstWhere('step', 'strain')['due_at'];
+    $answer = $this->atHouse('POST', "/batches/{$batch->uid}/tasks", [
+        'task' => 'shake',
+        'outcome' => 'later',
+        'until' => strtr($until, [
+            'after' => Carbon::parse($strain)->addDays(2)->format('Y-m-d'),
+        ]),
+    ])->assertStatus($status);
+    $says === null || $answer->assertJsonPath('faults.0.field', 'until')->assertSee($says);
+})->with([
+    'the day before yesterday' => ['2026-11-22', 'has gone by', 422],
+    'an hour ago' => ['2026-11-24T09:10', 'Tuesday at 09:10 has gone by', 422],
+    'a day to come' => ['2026-11-26', null, 200],
+    'an hour to come' => ['2026-11-24T19:30', null, 200],
+    'two days after it is strained' => ['after', 'By then it has been strained', 422],
+    'over a year' => ['2027-11-26', 'is more than a year off', 422],
+]);
+
 it('turns several jars over at once', function () {
     $batches = [$this->batch(), $this->batch()];
     foreach ($batches as $batch) {

@@ -70,6 +70,10 @@ it('is topped up from Stores, and keeps no longer for it', function () {
         ->toBe($ready['best_before']);
     $this->atHouse('POST', "{$path}/undo", ['entry' => $topped['entries'][0]['id']])->assertOk();
     expect($left())->toEqualWithDelta($before, 0.01);
+    // The jar holds 505 mL to its brim.
+    $this->atHouse('POST', "{$path}/top-up", ['bottle' => 1, 'amount' => '505 mL'])
+        ->assertStatus(422)
+        ->assertSee('does not go into');
     foreach ([['bottle' => 2, 'amount' => '50 mL'], ['bottle' => 1, 'amount' => '3 L'], ['bottle' => 1, 'amount' => 'some']] as $wrong) {
         $this->atHouse('POST', "{$path}/top-up", $wrong)->assertStatus(422);
     }

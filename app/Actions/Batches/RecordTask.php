@@ -10,6 +10,7 @@ use App\Models\StoveJar;
 use Kettle\Batch\Line\Outcome;
 use Kettle\Batch\Line\TaskLine;
 use Kettle\Diary\DiaryException;
+use Kettle\Diary\Progress;
 use Kettle\Diary\Step;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
@@ -82,13 +83,16 @@ final readonly class RecordTask
             if ($outcome === 'later') {
                 $this->done->isLate() && throw DiaryException::putOffThen();
                 $to = $this->until((string) $until, $task->dueAt);
+                if ($task->step->tends()) {
+                    $this->refusePastStraining($progress, $task->step, $to);
+                }
                 if ($task->step === Step::UseUp || ($batch->use_by !== null && $to > $batch->use_by)) {
                     throw DiaryException::deadline($task->step->verb());
                 }
                 $later = $to->format(DATE_ATOM);
             }
 
-            $ml = $task->step === Step::TopUp && $outcome === 'done' && $amount !== null ? $this->amount->added($batch, $amount) : null;
+            $ml = $task->step === Step::TopUp && $outcome === 'done' && $amount !== null ? $this->added($batch, $amount) : null;
 
             return new NewLine(new TaskLine($key, Outcome::from($outcome), $later, $seen, $warmH, $against, $ml), $reason);
         });
@@ -97,6 +101,24 @@ final readonly class RecordTask
     private function standsAtStove(Batch $batch): bool
     {
         return StoveJar::standing()->where('batch_id', $batch->id)->exists();
+    }
+
+    /** @throws RefusedException when more than the jar has room for */
+    private function added(Batch $batch, string $typed): float
+    {
+        $record = $this->records->of($batch);
+
+        return $this->amount->added($batch, $typed, $record->plan->jar->name(), $record->holdsMl(), $record->oilInMl());
+    }
+
+    /** What tends a jar is done while it stands, or not at all. */
+    private function refusePastStraining(Progress $progress, Step $step, \DateTimeImmutable $to): void
+    {
+        foreach ($progress->tasks as $task) {
+            if (in_array($task->step, [Step::Strain, Step::Ready], true) && $to > $task->dueAt) {
+                throw DiaryException::pastStraining(Dates::say($this->kitchens->local($task->dueAt), 'weekday'), $step->verb());
+            }
+        }
     }
 
     private function until(string $typed, \DateTimeImmutable $due): \DateTimeImmutable
@@ -112,9 +134,13 @@ final readonly class RecordTask
             throw DiaryException::past(Dates::say($day, 'day'), Dates::say($kitchen->today(), 'day'))->about('until');
         }
         if ($day > $kitchen->today()->modify('+1 year')) {
-            throw DiaryException::tooFar(Dates::say($day, 'day'))->about('until');
+            throw DiaryException::tooFar(Dates::say($day, 'day'), 'a year')->about('until');
+        }
+        $to = $day->setTime((int) $hour, (int) $minute);
+        if ($clock !== null && $to < $kitchen->now) {
+            throw DiaryException::past(Dates::say($to, 'at'), Dates::say($kitchen->now, 'at'))->about('until');
         }
 
-        return $kitchen->waking->nextAwake(max($day->setTime((int) $hour, (int) $minute), $kitchen->now));
+        return $kitchen->waking->nextAwake(max($to, $kitchen->now));
     }
 }

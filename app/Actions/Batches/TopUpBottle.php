@@ -26,11 +26,15 @@ final readonly class TopUpBottle
             if ($this->records->lateness($batch)->isPastBest()) {
                 throw DiaryException::pastToppingUp();
             }
-            if (! $batch->bottles()->where('number', $number)->exists()) {
+            $bottle =
+                $batch->bottles()->where('number', $number)->first() ??
                 throw new FillingException('unknown', sprintf('There is no number %d of this batch.', $number), 'bottle');
-            }
+            // It is used from the jar it stands in.
+            $holds = $batch->plan->jar->brimMl;
 
-            return new NewLine(new Topped($number, $this->amount->added($batch, $typed), $typed));
+            return new NewLine(
+                new Topped($number, $this->amount->added($batch, $typed, "number {$number}", $holds, (float) $bottle->left_ml), $typed),
+            );
         });
     }
 }

@@ -96,7 +96,7 @@ final readonly class TaskLine extends Line
 
     public function carries(): bool
     {
-        return $this->outcome !== Outcome::Later && ! in_array($this->step(), [Step::Shake, Step::Check, Step::TopUp], true);
+        return $this->outcome !== Outcome::Later && $this->step()?->tends() !== true;
     }
 
     public function movesTheDiary(): bool
