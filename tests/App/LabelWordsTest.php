@@ -69,3 +69,29 @@ it('says how the herb was: its part, its form, and of which grams the ratio is',
         '1:24 as if dry (1:5.9 fresh, as it lay), cold',
     ],
 ]);
+
+it('says which words of one’s own make a medicine of it, and that cautions are left out', function () {
+    $batch = $this->batch(['herb' => ['id' => 'self-heal']]);
+    $this->fill($batch);
+    $path = "/batches/{$batch->uid}/label";
+    $page = $this->atHouse('GET', $path)->json();
+    expect(array_column($page['lines'], 'text', 'id')['title'])->toBe('Self-heal oil')->and($page['warnings'])->toBe([]);
+    $set = fn (array $fields, string $words): array => $this->atHouse('PUT', $path, [
+        'version' => $this->atHouse('GET', $path)->json('version'),
+        'size' => 'a4-2x4',
+        'start' => 1,
+        'names' => 'cook',
+        'fields' => $fields,
+        'words' => $words,
+    ])
+        ->assertOk()
+        ->json('warnings');
+    $all = array_column($page['fields'], 'id');
+    expect($set($all, 'Heals eczema. A treat.'))
+        ->toBe(['“Heals” and “eczema” say what it heals: in many places that makes a medicine of it. Say how it is used.'])
+        // Not printed, it says nothing.
+        ->and($set(array_values(array_diff($all, ['words'])), 'Heals eczema.'))
+        ->toBe([])
+        ->and($set(array_values(array_diff($all, ['cautions'])), 'for the garden'))
+        ->toBe(['It leaves out “For the skin only, not to be eaten.” Who finds the bottle reads nothing of it.']);
+});

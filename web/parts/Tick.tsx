@@ -18,7 +18,7 @@ export function Tick({
         checked={checked}
         onChange={(event) => onChange(event.target.checked)}
       />
-      <span>{children}</span>
+      <span className="min-w-0 wrap-anywhere">{children}</span>
     </label>
   )
 }

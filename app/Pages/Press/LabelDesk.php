@@ -10,12 +10,17 @@ use App\Responses\Press\ChecklistLine;
 use App\Responses\Press\LabelField;
 use App\Responses\Press\LabelLine;
 use App\Responses\Press\LabelPage;
+use Kettle\Caution\Claims;
 use Kettle\Material\Tables;
+use Kettle\Reason\Listing;
 use Kettle\Recipe\Planning;
 
 /** The page of a label, whatever it is of: what it says, what it lacks, what does not fit. */
 final readonly class LabelDesk
 {
+    /** Fields with words of somebody's own. */
+    private const OWN = ['title', 'for', 'words'];
+
     public function __construct(private Tables $tables, private Planning $planning) {}
 
     public function page(LabelOf $label): LabelPage
@@ -100,6 +105,27 @@ final readonly class LabelDesk
     }
 
     /**
+     * In what somebody wrote, and not in what is printed of itself.
+     *
+     * @param  list<LabelLine>  $lines
+     * @return list<string>
+     */
+    private function claims(array $lines): array
+    {
+        $own = array_filter($lines, fn (LabelLine $line) => in_array($line->id, self::OWN, true));
+
+        return Claims::of($this->tables)->in(implode("\n", array_map(fn (LabelLine $line) => $line->text, $own)));
+    }
+
+    /** @param  non-empty-list<string>  $words */
+    private static function says(array $words): string
+    {
+        $quoted = array_map(fn (string $word) => "“{$word}”", $words);
+
+        return Listing::of($quoted).(count($words) === 1 ? ' says' : ' say');
+    }
+
+    /**
      * @param  list<LabelLine>  $lines
      * @param  list<string>  $cut ids of lines that do not fit
      * @return list<string>
@@ -108,12 +134,18 @@ final readonly class LabelDesk
     {
         $must = in_array(LabelLayout::MUST, $cut, true);
         $cut = implode(', ', array_map(fn (string $id) => $label->fields[$id][0] ?? $id, array_diff($cut, [LabelLayout::MUST])));
+        $claims = $this->claims($lines);
+        $quiet = ($label->texts['cautions'] ?? '') !== '' && ! in_array('cautions', $label->on(), true);
         $missing = LabelLayout::missing(implode(' ', array_map(fn (LabelLine $line) => $line->text, $lines)));
 
         return array_values(
             array_filter([
                 $must ? LabelException::unsaid()->getMessage() : '',
                 $cut === '' ? '' : "Not all of it fits, even small: {$cut}. Take a larger label, or leave something out.",
+                $quiet ? "It leaves out “{$label->texts['cautions']}” Who finds the bottle reads nothing of it." : '',
+                $claims === []
+                    ? ''
+                    : sprintf('%s what it heals: in many places that makes a medicine of it. Say how it is used.', self::says($claims)),
                 $missing === '' ? '' : "The label’s letters have no shape for {$missing}; a box is printed in their place.",
             ]),
         );
