@@ -63,9 +63,9 @@ function Places({ base }: { base: string }) {
   return (
     <nav
       aria-label="Places"
-      className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 border-t-[3px] sm:static sm:border-0"
+      className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 border-t-[3px] lg:static lg:border-0"
     >
-      <div className="flex max-sm:flex-wrap-reverse sm:justify-start">
+      <div className="flex max-sm:flex-wrap-reverse lg:justify-start">
         {PLACES.map((place) => (
           <Link
             key={place.path}
@@ -73,7 +73,7 @@ function Places({ base }: { base: string }) {
             aria-keyshortcuts={place.key}
             aria-current={place === at ? (location.pathname === `${base}/${place.path}` ? 'page' : 'true') : undefined}
             className={[
-              'flex min-h-12 shrink-0 items-center max-sm:min-w-0 max-sm:basis-1/5 max-sm:justify-center sm:px-3.5',
+              'flex min-h-12 shrink-0 items-center max-lg:justify-center max-sm:min-w-0 max-sm:basis-1/5 sm:max-lg:grow lg:px-3.5',
               place.thumb ? 'max-sm:order-first' : more ? 'max-sm:border-line max-sm:border-b' : 'max-sm:hidden',
               place === at ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
             ].join(' ')}
@@ -143,7 +143,7 @@ export function Frame() {
   if (!current) return <Navigate to="/" replace />
   const base = `/h/${house}`
   return (
-    <div className="flex min-h-screen flex-col pb-16 sm:pb-0">
+    <div className="flex min-h-screen flex-col pb-16 lg:pb-0">
       <a href="#main" className="bg-plate sr-only focus:not-sr-only focus:absolute focus:z-50 focus:p-3">
         Skip to the place itself
       </a>
@@ -151,7 +151,7 @@ export function Frame() {
         <PlaceKey key={place.path} place={place} base={base} />
       ))}
       <header className="no-print bg-plate border-rim flex items-stretch border-b-[3px] px-4 sm:px-6">
-        <Link to={`${base}/today`} className="font-display my-auto py-2 text-xl font-semibold sm:me-5">
+        <Link to={`${base}/today`} className="font-display my-auto shrink-0 py-2 text-xl font-semibold lg:me-5">
           Warm Kettle
         </Link>
         <Places base={base} />
@@ -159,8 +159,8 @@ export function Frame() {
           <button type="button" className="min-h-11 px-3" onClick={() => setFinding(true)} aria-keyshortcuts="/">
             Find<span className="text-soft max-sm:hidden"> /</span>
           </button>
-          <Link to={`${base}/house`} className="text-soft flex min-h-11 items-center px-2 sm:max-md:hidden">
-            {current.name}
+          <Link to={`${base}/house`} className="text-soft flex min-h-11 items-center px-2">
+            <span className="max-w-36 truncate sm:max-lg:max-w-80 xl:max-w-60">{current.name}</span>
           </Link>
         </div>
       </header>

@@ -115,7 +115,7 @@ function LabelBench({ of, page: known }: { of: Of; page: Page }) {
           <ButtonLink to={`/h/${house}/${KINDS[of.kind].at}/${of.id}`}>Back to the {KINDS[of.kind].called}</ButtonLink>
         </div>
       </header>
-      <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
+      <div className="border-line grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]">
         <section aria-label="What it looks like" className="flex flex-col gap-4">
           {size ? <LabelDrawing page={page} code={`${path}/code.svg`} size={size} /> : null}
           {page.warnings.map((warning) => (
@@ -246,33 +246,36 @@ function LabelDrawing({ page, code, size }: { page: Page; code: string; size: Sh
   const title = page.lines.find((line) => line.id === 'title')?.text
   const batch = page.lines.find((line) => line.id === 'code')?.text
   const net = page.fields.find((field) => field.id === 'net')?.on && page.bottles > 0
+  const wide = Math.min(size.w_mm * 2, 150)
   return (
-    <article
-      aria-label="The label"
-      className={`relative max-w-full overflow-hidden border border-gray-400 bg-white leading-tight text-black ${size.round ? 'rounded-full' : ''}`}
-      style={{
-        width: `${Math.min(size.w_mm * 2, 150)}mm`,
-        aspectRatio: `${size.w_mm} / ${size.h_mm}`,
-        padding: size.round ? '12%' : '2.2%',
-        fontSize: size.h_mm < 32 ? '9pt' : '10.5pt',
-      }}
-    >
-      {batch ? (
-        <div className="float-right ms-2 text-center font-bold" style={{ width: '22%' }}>
-          <img src={code} alt={`Code that opens batch ${batch}`} className="w-full" />
-          {batch}
-        </div>
-      ) : null}
-      <p className="font-bold" style={{ fontSize: '1.3em' }}>
-        {title}
-      </p>
-      {net && page.net ? <p className="font-bold">{page.net}</p> : null}
-      {page.lines
-        .filter((line) => line.id !== 'title' && line.id !== 'code')
-        .map((line) => (
-          <p key={line.id}>{line.text}</p>
-        ))}
-    </article>
+    // Where there is less room than that, its letters are smaller with it.
+    <div className="@container max-w-full" style={{ width: `${wide}mm` }}>
+      <article
+        aria-label="The label"
+        className={`relative overflow-hidden border border-gray-400 bg-white leading-tight text-black ${size.round ? 'rounded-full' : ''}`}
+        style={{
+          aspectRatio: `${size.w_mm} / ${size.h_mm}`,
+          padding: size.round ? '12%' : '2.2%',
+          fontSize: `${(((size.h_mm < 32 ? 3.2 : 3.7) / wide) * 100).toFixed(3)}cqw`,
+        }}
+      >
+        {batch ? (
+          <div className="float-right ms-2 text-center font-bold" style={{ width: '22%' }}>
+            <img src={code} alt={`Code that opens batch ${batch}`} className="w-full" />
+            {batch}
+          </div>
+        ) : null}
+        <p className="font-bold" style={{ fontSize: '1.3em' }}>
+          {title}
+        </p>
+        {net && page.net ? <p className="font-bold">{page.net}</p> : null}
+        {page.lines
+          .filter((line) => line.id !== 'title' && line.id !== 'code')
+          .map((line) => (
+            <p key={line.id}>{line.text}</p>
+          ))}
+      </article>
+    </div>
   )
 }
 
