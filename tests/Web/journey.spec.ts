@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clock, houseAtTheDoor, demo, ownHouse, thatIsIt, word } from './support'
+import { clock, demo, houseAtTheDoor, ownHouse, thatIsIt, tooSmall, word } from './support'
 
 test('one jar, from wish to label', async ({ page }) => {
   const errors: string[] = []
@@ -164,14 +164,6 @@ function hiddenAtTheEnd(): string {
   }
   const seen = document.elementFromPoint(left + 2, bottom - 2)
   return last !== null && seen !== null && last.contains(seen) ? '' : (last?.textContent ?? 'nothing')
-}
-
-/** Words in drawings that are drawn smaller than 11 pixels (common practice, no source). */
-function tooSmall(): string[] {
-  return [...document.querySelectorAll<SVGTextElement>('svg text')]
-    .filter((each) => each.getBoundingClientRect().height > 0)
-    .filter((each) => parseFloat(getComputedStyle(each).fontSize) * (each.getScreenCTM()?.a ?? 1) < 11)
-    .map((each) => each.textContent ?? '')
 }
 
 test('what a page ends with, and the words in its drawings, can be read', async ({ page }) => {

@@ -152,3 +152,11 @@ export async function begun(
   await page.getByRole('button', { name: 'Begin this salve' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(name ?? 'Salve')
 }
+
+/** Words in drawings that are drawn smaller than 11 pixels (common practice, no source). */
+export function tooSmall(): string[] {
+  return [...document.querySelectorAll<SVGTextElement>('svg text')]
+    .filter((each) => each.getBoundingClientRect().height > 0)
+    .filter((each) => parseFloat(getComputedStyle(each).fontSize) * (each.getScreenCTM()?.a ?? 1) < 11)
+    .map((each) => each.textContent ?? '')
+}

@@ -1,19 +1,20 @@
 import { expect, type Page, test } from '@playwright/test'
-import { demo, ownHouse, settling, token } from './support'
+import { demo, ownHouse, settling, token, tooSmall } from './support'
 
 /** From a small phone to a desk, with a tablet upright and lying: common practice, no source. */
-const WIDTHS = [360, 390, 640, 768, 900, 1024, 1280]
+const WIDTHS = [360, 390, 640, 768, 900, 1024, 1120, 1280]
 
 /** An address as it is pasted: it has no place to break at. */
 const ADDRESS = `https://example.org/${'a-herb-and-its-grower_'.repeat(4).replaceAll('-', '')}`
 
-/** What is wider than its window, at each width; empty where all fits and the places are in reach in one line. */
+/** What is wider than its window or too small in it, at each width; empty where all fits and the places are in reach in one line. */
 async function misfits(page: Page, where: string): Promise<string[]> {
   const found: string[] = []
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: 800 })
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
     if (wide > 0) found.push(`${where} at ${width}: ${wide} px too wide`)
+    found.push(...(await page.evaluate(tooSmall)).map((word) => `${where} at ${width}: “${word}” is too small`))
     const bar = await page.getByRole('navigation', { name: 'Places' }).boundingBox()
     if (!bar || bar.height > 56 || bar.y < 0 || bar.y + bar.height > 801) found.push(`${where} at ${width}: the places`)
   }

@@ -101,7 +101,7 @@ export function BottleShape({
       <text x={x} y={foot + 18} textAnchor="middle" fontSize="15" fontWeight={600} fill="var(--ink)">
         {bottle.number}
       </text>
-      <text x={x} y={foot + 34} textAnchor="middle" fontSize="13" fill="var(--soft)">
+      <text x={x} y={foot + 35} textAnchor="middle" fontSize="15" fill="var(--soft)">
         {here ? bottle.left : GONE[bottle.state]}
       </text>
     </g>

@@ -50,7 +50,7 @@ export function PotToScale({ pot, done, liquid }: { pot: Drawn; done: string; li
               fill={FILL[layer.of] ?? 'var(--glass)'}
             />
             {layer.mm * scale > 18 ? (
-              <text x={left + 10} y={y(stands) + 15} fontSize={14} fill="var(--soft)">
+              <text x={left + 10} y={y(stands) + 15} fontSize={16} fill="var(--soft)">
                 {layer.of === 'liquid' ? liquid : layer.of}
               </text>
             ) : null}
@@ -74,10 +74,10 @@ export function PotToScale({ pot, done, liquid }: { pot: Drawn; done: string; li
             strokeWidth={2}
             strokeDasharray={line.dash}
           />
-          <text x={left + width + 20} y={(ys[index] ?? 0) - 1} fontSize={14} fill={line.look} fontWeight={600}>
+          <text x={left + width + 20} y={(ys[index] ?? 0) - 1} fontSize={16} fill={line.look} fontWeight={600}>
             {line.says}
           </text>
-          <text x={left + width + 20} y={(ys[index] ?? 0) + 15} fontSize={14} fill="var(--soft)" className="figures">
+          <text x={left + width + 20} y={(ys[index] ?? 0) + 15} fontSize={16} fill="var(--soft)" className="figures">
             {Math.round(line.mm)} mm
           </text>
         </g>

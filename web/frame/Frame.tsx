@@ -151,7 +151,7 @@ export function Frame() {
         <PlaceKey key={place.path} place={place} base={base} />
       ))}
       <header className="no-print bg-plate border-rim flex items-stretch border-b-[3px] px-4 sm:px-6">
-        <Link to={`${base}/today`} className="font-display my-auto shrink-0 py-2 text-xl font-semibold lg:me-5">
+        <Link to={`${base}/today`} className="font-display my-auto py-2 text-xl sm:shrink-0 font-semibold lg:me-5">
           Warm Kettle
         </Link>
         <Places base={base} />

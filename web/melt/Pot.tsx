@@ -90,7 +90,7 @@ export function Pot({ parts }: { parts: Layer[] }) {
                 key={line}
                 x={LEFT + WIDTH + 26}
                 y={(names[index] ?? y) + at * LINE}
-                fontSize={15}
+                fontSize={16.5}
                 fill="var(--ink)"
               >
                 {line}

@@ -22,7 +22,7 @@ export function Rule({ rule }: { rule: Product['rule'] }) {
       role="img"
       aria-label={`How firm: ${rule.text}, ${rule.bands.find((band) => band.id === rule.band)?.name ?? ''}`}
     >
-      <text x={x} y={16} fontSize={15} fontWeight={600} textAnchor={anchor} fill="var(--ink)">
+      <text x={x} y={16} fontSize={16.5} fontWeight={600} textAnchor={anchor} fill="var(--ink)">
         {says}
       </text>
       <path d={`M${x - 8} 22 h16 l-8 12 z`} fill="var(--ink)" />
@@ -43,7 +43,7 @@ export function Rule({ rule }: { rule: Product['rule'] }) {
           <text
             x={(at(band.from) + at(band.to)) / 2}
             y={78}
-            fontSize={14}
+            fontSize={16}
             textAnchor="middle"
             fill={band.id === rule.band ? 'var(--ink)' : 'var(--soft)'}
             fontWeight={band.id === rule.band ? 600 : 400}

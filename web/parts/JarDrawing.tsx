@@ -117,7 +117,7 @@ export function JarWithLevels({ jar, words }: { jar: Levels & { called: string }
             y2={foot - mark.mm * scale}
             stroke="var(--soft)"
           />
-          <text x={left - 14} y={foot - mark.mm * scale + 5} textAnchor="end" fontSize="14" fill="var(--soft)">
+          <text x={left - 14} y={foot - mark.mm * scale + 5} textAnchor="end" fontSize="16" fill="var(--soft)">
             {mark.text}
           </text>
         </g>
@@ -142,7 +142,7 @@ export function JarWithLevels({ jar, words }: { jar: Levels & { called: string }
             y2={(ys[index] ?? 0) - 1}
             stroke="var(--soft)"
           />
-          <text x={left + width + 18} y={(ys[index] ?? 0) + 4} fontSize="15" fill={label.look}>
+          <text x={left + width + 18} y={(ys[index] ?? 0) + 4} fontSize="16.5" fill={label.look}>
             {label.text}
           </text>
         </g>

@@ -240,7 +240,7 @@ export function BathSide({ bath }: { bath: Bath }) {
             strokeWidth={1.8}
             strokeDasharray="6 4"
           />
-          <text x={left + wide + 16} y={y(line.mm) + (line.text === 'low' ? 14 : 2)} fontSize={15} fill={line.ink}>
+          <text x={left + wide + 16} y={y(line.mm) + (line.text === 'low' ? 14 : 2)} fontSize={16.5} fill={line.ink}>
             {line.text} {Math.round(line.mm)} mm
           </text>
         </g>

@@ -201,7 +201,7 @@ function DayLine({ bar }: { bar: TodayShape['bar'] }) {
   return (
     <svg
       viewBox="0 0 1200 56"
-      className="w-full max-sm:hidden"
+      className="w-full overflow-visible max-lg:my-1 max-sm:hidden"
       role="img"
       aria-label={`The day from ${bar.wake} to ${bar.bed}; it is ${bar.now_text}`}
     >
@@ -218,7 +218,7 @@ function DayLine({ bar }: { bar: TodayShape['bar'] }) {
             x={Math.min(1160, Math.max(24, bar.now * 1200))}
             y={12}
             textAnchor="middle"
-            fontSize={15}
+            className="text-[15px] max-lg:text-[24px]"
             fontWeight={700}
             fill="var(--ink)"
           >
@@ -226,10 +226,16 @@ function DayLine({ bar }: { bar: TodayShape['bar'] }) {
           </text>
         </g>
       )}
-      <text x={0} y={54} fontSize={15} fill="var(--soft)">
+      <text x={0} y={54} className="text-[15px] max-lg:translate-y-1.5 max-lg:text-[24px]" fill="var(--soft)">
         up {bar.wake}
       </text>
-      <text x={1200} y={54} fontSize={15} textAnchor="end" fill="var(--soft)">
+      <text
+        x={1200}
+        y={54}
+        className="text-[15px] max-lg:translate-y-1.5 max-lg:text-[24px]"
+        textAnchor="end"
+        fill="var(--soft)"
+      >
         bed {bar.bed}
       </text>
     </svg>
