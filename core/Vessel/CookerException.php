@@ -4,11 +4,26 @@ declare(strict_types=1);
 
 namespace Kettle\Vessel;
 
+use Kettle\Measure\AmountWriter;
+use Kettle\Measure\Kind;
 use Kettle\Reason\RefusedException;
 
 /** A cooker that cannot be, or jars that it cannot take. */
 final class CookerException extends RefusedException
 {
+    public static function moreThanHolds(string $typed, float $ml): self
+    {
+        return new self(
+            'too_much',
+            sprintf(
+                '“%s” does not go in: round the jars it holds about %s. Write how much you poured, or leave it empty for up to the full line.',
+                mb_substr($typed, 0, 20),
+                AmountWriter::plain(floor($ml / 10) * 10, Kind::Volume),
+            ),
+            'with',
+        );
+    }
+
     public static function shape(): self
     {
         return new self('unknown', 'A cooker is round, oval or square inside.', 'shape');

@@ -54,6 +54,7 @@ it('refuses what cannot be done just now, in a sentence, and changes nothing', f
     'a setting it has not' => ['setting', 'Inferno', 'no setting'],
     'a jar that is not in it' => ['jar_out', 'x', 'not in this cooker'],
     'water by the lake' => ['topped_up', '900 L', 'more than a kitchen handles'],
+    'more water than it holds' => ['topped_up', '15 L', '“15 L” does not go in: round the jars it holds about'],
     'water by no measure' => ['topped_up', 'some', '“some”'],
     'dancing' => ['dance', null, 'must be one of those listed'],
 ]);

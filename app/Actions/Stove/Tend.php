@@ -25,6 +25,9 @@ final readonly class Tend
 {
     public const ACTS = ['pause', 'on', 'topped_up', 'shaken', 'setting', 'lid_on', 'lid_off', 'jar_out', 'end'];
 
+    /** What goes in round the jars up to the brim, of what stands there at the full line: our own bound. */
+    private const TO_THE_BRIM = 1.3;
+
     public function __construct(
         private KitchenFactory $kitchens,
         private TakeReadings $readings,
@@ -121,9 +124,13 @@ final readonly class Tend
             } catch (RefusedException $refused) {
                 throw $refused->about('with');
             }
+            // However much went off unseen, no more goes in than it holds.
+            if ($poured > $full * self::TO_THE_BRIM) {
+                throw CookerException::moreThanHolds((string) $typed, $full * self::TO_THE_BRIM)->about('with');
+            }
         }
         $before = ['at' => $session->filled_at->toISOString(), 'ml' => (float) $session->filled_ml];
-        $session->filled_ml = (string) round($poured === null ? $full : min($left + $poured, $full * 1.3), 2);
+        $session->filled_ml = (string) round($poured === null ? $full : min($left + $poured, $full * self::TO_THE_BRIM), 2);
         $session->filled_at = Carbon::now();
         foreach ($session->probes as $probe) {
             $log = $this->readings->log($session, $probe->probe, $probe->gathered);
