@@ -12,14 +12,16 @@ export function Track({ pot }: { pot: Pot }) {
   const times = [...track.map((each) => each.at), ...ahead.map((each) => each.at), ...marks.map((each) => each.at)]
   if (times.length < 2) return null
   const [from, to] = [Math.min(...times), Math.max(...times)]
-  const floor = pot.ends_ml ?? 0
+  // More went off than was to, or more stood in it than it began with: what was seen is drawn all the same.
+  const ends = pot.ends_ml ?? 0
+  const floor = Math.min(ends, ...marks.map((each) => each.ml))
   const top = Math.max(...track.map((each) => each.ml), ...marks.map((each) => each.ml), pot.from_ml ?? 0, floor + 1)
   const x = (at: number) => LEFT + ((at - from) / Math.max(1, to - from)) * (width - LEFT - 14)
   const y = (ml: number) => TOP + (1 - (ml - floor) / (top - floor)) * (HIGH - FOOT - TOP)
   // Off the flame nothing goes: what lies between two whiles of flame.
-  const ends = [...track, ...ahead]
-  const nights = ends
-    .map((each, at) => [each.at, ends[at + 1]?.at ?? each.at] as const)
+  const turns = [...track, ...ahead]
+  const nights = turns
+    .map((each, at) => [each.at, turns[at + 1]?.at ?? each.at] as const)
     .filter(([a, b], at) => at % 2 === 1 && b - a > 3600)
   const line = (points: { at: number; ml: number }[]) => points.map((each) => `${x(each.at)},${y(each.ml)}`).join(' ')
   const band = [
@@ -53,10 +55,16 @@ export function Track({ pot }: { pot: Pot }) {
             <title>{each.says}</title>
           </circle>
         ))}
-        <text x={LEFT - 8} y={TOP + 10} textAnchor="end" fontSize={14} fill="var(--soft)">
+        <text
+          x={LEFT - 8}
+          y={Math.min(y(pot.from_ml ?? top) + 10, y(ends) - 18)}
+          textAnchor="end"
+          fontSize={14}
+          fill="var(--soft)"
+        >
           {pot.from_text}
         </text>
-        <text x={LEFT - 8} y={HIGH - FOOT} textAnchor="end" fontSize={14} fill="var(--soft)">
+        <text x={LEFT - 8} y={y(ends)} textAnchor="end" fontSize={14} fill="var(--soft)">
           {pot.ends_text}
         </text>
         <text x={LEFT} y={HIGH - 8} fontSize={14} fill="var(--soft)">
