@@ -74,3 +74,22 @@ it('refuses a setting beside it, and keeps what stood', function (array $typed, 
     'hours that overlap' => [['home' => ['7-9, 8-10', '', '', '', '', '', '']], 'home.0', 'is not a while of the day'],
     'a thing nobody knows' => [['things' => ['shelf', 'samovar']], 'things.1', '“samovar” is not among'],
 ]);
+
+it('has no two jars, bottles, cookers or thermometers of one name', function (string $path, array $body) {
+    $this->atHouse('POST', $path, ['called' => 'the twin', ...$body])->assertOk();
+    foreach (['the twin', 'The Twin', '  the twin '] as $called) {
+        $this->atHouse('POST', $path, ['called' => $called, ...$body])
+            ->assertStatus(422)
+            ->assertJsonPath('faults.0.field', 'called')
+            ->assertSee('told apart');
+    }
+    $this->atHouse('POST', $path, ['called' => 'the other twin', ...$body])->assertOk();
+    // What another house calls so is nothing to this one.
+    $this->house = $this->aHouse($this->keeper, 'Second house');
+    $this->atHouse('POST', $path, ['called' => 'the twin', ...$body])->assertOk();
+})->with([
+    ['/jars', ['brim' => '500 mL', 'height' => '12 cm']],
+    ['/bottles', ['capacity' => '60 mL']],
+    ['/cookers', ['shape' => 'round', 'length' => '21 cm', 'height' => '13 cm', 'method' => 'slow-cooker']],
+    ['/probes', ['kind' => 'sends']],
+]);

@@ -2,6 +2,8 @@
 
 namespace App\Http\Requests;
 
+use App\Http\FreeName;
+use App\Models\Jar as HouseJar;
 use Illuminate\Validation\Rule;
 use Kettle\Vessel\Jar;
 
@@ -11,7 +13,7 @@ final class AddJar extends Form
     public function rules(): array
     {
         return [
-            'called' => ['required', 'string', 'max:60'],
+            'called' => ['required', 'string', 'max:60', new FreeName(HouseJar::class)],
             'brim' => ['required', 'string', 'max:80'],
             'height' => ['required', 'string', 'max:80'],
             'marks' => ['sometimes', 'nullable', 'string', 'max:400'],
