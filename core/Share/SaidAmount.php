@@ -6,8 +6,11 @@ namespace Kettle\Share;
 
 use Kettle\Material\Counts;
 use Kettle\Measure\Figures;
+use Kettle\Measure\Kind;
+use Kettle\Reason\RefusedException;
 use Kettle\Recipe\ByJar;
 use Kettle\Recipe\Kitchen;
+use Kettle\Vessel\Jar;
 
 /** How much a typed wish is of: in which jars, how full of herb, how far covered, or what is to come out. */
 final readonly class SaidAmount
@@ -22,6 +25,11 @@ final readonly class SaidAmount
         '¾' => 'three-quarters',
         '3/4' => 'three-quarters',
     ];
+
+    /** How near the brim of a jar comes to the size it is called by, of that: common practice, no source. */
+    private const LEAST_OF_SIZE = 0.97;
+
+    private const MOST_OF_SIZE = 1.12;
 
     public function __construct(private Kitchen $kitchen, private RecipeWords $words) {}
 
@@ -99,7 +107,46 @@ final readonly class SaidAmount
             return ['finished' => ['amount' => $finished[1]]];
         }
 
-        return [...$this->comesOut($left), ...$this->jar($left)];
+        return $this->jarOfSize($left) ?? [...$this->comesOut($left), ...$this->jar($left)];
+    }
+
+    /**
+     * "Two 500 mL jars", "4 jars of 250 mL": the house's own of about that size; null where it has none, or none is said.
+     *
+     * @return array{jar: string, jars?: string}|null
+     */
+    private function jarOfSize(Remainder $left): ?array
+    {
+        $count = '(?:in\s+)?(?:(an?|one|\d{1,2})\s+(?:[x×]\s*)?)?';
+        $size = '(\d[\d.\/]*)\s*(ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz)';
+        foreach (["{$count}{$size}\s+jars?(?:\s+of)?", "{$count}jars?\s+of\s+{$size}(?:\s+of)?"] as $pattern) {
+            $was = $left->text;
+            $m = $left->take($pattern);
+            $jar = $m === null ? null : $this->ofSize($m[2].' '.preg_replace('/^oz$/i', 'fl oz', $m[3]));
+            if ($m !== null && $jar !== null) {
+                return ['jar' => $jar->id] + (ctype_digit($m[1]) && (int) $m[1] > 1 ? ['jars' => $m[1]] : []);
+            }
+            $left->text = $was;
+        }
+
+        return null;
+    }
+
+    /** A jar is called by what it takes up to its neck, and its brim is somewhat above that. */
+    private function ofSize(string $typed): ?Jar
+    {
+        try {
+            $ml = $this->kitchen->reader()->read($typed, Kind::Volume, 'mL')->value;
+        } catch (RefusedException) {
+            return null;
+        }
+        $jars = array_filter(
+            $this->kitchen->jarsBySize(),
+            fn (Jar $jar) => $jar->brimMl >= $ml * self::LEAST_OF_SIZE && $jar->brimMl <= $ml * self::MOST_OF_SIZE,
+        );
+        usort($jars, fn (Jar $a, Jar $b) => abs($a->brimMl - $ml) <=> abs($b->brimMl - $ml));
+
+        return $jars[0] ?? null;
     }
 
     /**

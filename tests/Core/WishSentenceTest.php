@@ -219,7 +219,7 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
         ],
     ],
     // So many jars of half a litre are no bottles that come out.
-    ['2 x 500 ml jars of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']]], ['2 x 500 ml']],
+    ['2 x 500 ml jars of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '473', 'jars' => '2']],
     [
         'three parts linden to one part mullein in 3 parts rice bran to one part castor',
         [
@@ -347,3 +347,28 @@ it('breaks at nothing that can be typed', function () {
         }
     }
 });
+
+// 250 mL are 8.45 US fl oz, a quart 946.4 mL: NIST Handbook 44, Appendix C. A pint jar holds 505 mL to its brim here.
+it('takes a jar said by its size for the house’s own of that size', function (string $text, array $wish, array $unread = []) {
+    $read = sentenceRead($text);
+    expect(array_diff_key($read['wish'], ['herbs' => 0, 'oils' => 0]))
+        ->toBe($wish)
+        ->and($read['unread'])
+        ->toBe($unread)
+        ->and($read['wish']['herbs'])
+        ->toBe([['id' => 'calendula']]);
+})->with([
+    ['calendula in olive, 4 jars of 250 mL', ['jar' => '237', 'jars' => '4']],
+    ['four 250 ml jars of calendula in olive', ['jar' => '237', 'jars' => '4']],
+    ['calendula in olive in a 500 mL jar', ['jar' => '473']],
+    ['calendula in olive, 2 x 1 L jars', ['jar' => '946', 'jars' => '2']],
+    ['a 16 oz jar of calendula in olive', ['jar' => '473']],
+    ['a 250 mL jar of calendula oil in olive', ['jar' => '237']],
+    ['calendula, 250 mL olive oil, in a 500 mL jar', ['jar' => '473', 'oil_amount' => '250 mL']],
+    // The house has none of that size: the words stay, marked.
+    ['three 33 mL jars of calendula in olive', [], ['3 33 mL']],
+    ['calendula in olive in a 600 mL jar', [], ['600 mL']],
+    // What comes out of it is no jar.
+    ['300 mL of calendula oil in olive', ['finished' => ['amount' => '300 mL']]],
+    ['calendula in olive, 3 bottles of 100 mL', ['finished' => ['count' => '3', 'size' => '100 mL']]],
+]);

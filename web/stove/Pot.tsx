@@ -1,7 +1,6 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { useKey } from '../frame/keys'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
@@ -17,6 +16,8 @@ import { UnderThumb } from '../parts/UnderThumb'
 import { BathSide, BathTop, HoursBar, Thermometer, WarmthLine } from './drawings'
 import { ReadingsFile } from './ReadingsFile'
 import { StoveCautions } from './StoveCautions'
+import { BackAgain, ByEye } from './ByEye'
+import { useTend } from './useTend'
 import { useLive } from './useLive'
 
 type View = Shape<'StoveView'>
@@ -29,32 +30,6 @@ export default function Pot() {
   const { there, instead } = useArrived(pot, 'the pot')
   if (!there) return instead
   return <Warm key={session} pot={there} heard={heard && !pot.isError} />
-}
-
-/** A write at the stove, answered by the pot as it stands. */
-function useTend(pot: View, done?: () => void) {
-  const house = useHouseId()
-  const client = useQueryClient()
-  const write = useWrite<
-    | 'POST /houses/{house}/stove/{session}/tend'
-    | 'POST /houses/{house}/stove/{session}/reading'
-    | 'POST /houses/{house}/stove/{session}/undo'
-    | 'POST /houses/{house}/stove/{session}/learn'
-  >((now) => {
-    client.setQueryData(['house', house, `/stove/${pot.id}`], now)
-    done?.()
-  }, done)
-  const path = `/houses/${house}/stove/${pot.id}` as const
-  return {
-    write,
-    path,
-    tend: (what: string, say?: string, confirmed?: string) =>
-      write.mutate({
-        path: `${path}/tend`,
-        body: { what, with: say, confirmed },
-        says: `${pot.title}: shaken and wiped`,
-      }),
-  }
 }
 
 function Warm({ pot, heard }: { pot: View; heard: boolean }) {
@@ -301,74 +276,6 @@ function JarHours({ jar, pot, onOut }: { jar: Shape<'StoveJarView'>; pot: View; 
       </p>
     </div>
   )
-}
-
-function ByEye({ pot }: { pot: View }) {
-  const [typed, setTyped] = useState('')
-  const { write, path } = useTend(pot, () => setTyped(''))
-  return (
-    <form
-      className="flex flex-wrap items-end gap-3"
-      onSubmit={sent(() => {
-        write.mutate({
-          path: `${path}/reading`,
-          body: { warmth: typed },
-          says: `${pot.title}: it read ${typed} ${pot.warmth_unit}`,
-        })
-      })}
-    >
-      <div className="w-72 max-sm:grow">
-        <Field
-          label={`It reads, ${pot.warmth_unit}`}
-          inputMode="decimal"
-          required
-          autoComplete="off"
-          value={typed}
-          fault={write.error?.about('warmth')}
-          onChange={(event) => setTyped(event.target.value)}
-        />
-      </div>
-      <Button look="strong" type="submit" disabled={write.isPending}>
-        Write it down
-      </Button>
-      {write.error?.about('warmth') ? null : <Trouble problem={write.error} />}
-      {pot.read.length > 0 ? (
-        <ul aria-label="Read so far" className="flex basis-full flex-wrap gap-x-6">
-          {pot.read.map((each) => (
-            <li key={each.entry} className="figures flex items-center gap-2">
-              <span className="text-soft">{each.when}</span> {each.text}
-              <BackAgain pot={pot} entry={each.entry} what={`${each.text}, read at ${each.when}`} />
-            </li>
-          ))}
-        </ul>
-      ) : null}
-    </form>
-  )
-}
-
-/** Takes a slip back; what it was stays told in what was done. */
-function BackAgain({ pot, entry, what }: { pot: View; entry: string; what: string }) {
-  const { works } = usePart()
-  const say = useSay()
-  const { write, path } = useTend(pot)
-  return works ? (
-    <>
-      <TextButton
-        type="button"
-        disabled={write.isPending}
-        aria-label={`Take back: ${what}`}
-        onClick={() =>
-          write.mutate(
-            { path: `${path}/undo`, body: { entry } },
-            { onSuccess: () => say({ text: `Taken back: ${what}.` }) },
-          )
-        }
-      >
-        take it back
-      </TextButton>
-      <Trouble problem={write.error} />
-    </>
-  ) : null
 }
 
 function TopUp({ pot, open, onOpenChange }: { pot: View; open: boolean; onOpenChange: (open: boolean) => void }) {
