@@ -16,7 +16,7 @@ final class CookerException extends RefusedException
         return new self(
             'too_much',
             sprintf(
-                '“%s” does not go in: round the jars it holds about %s. Write how much you poured, or leave it empty for up to the full line.',
+                '“%s” does not go in: round the jars it holds about %s. Write how much was poured; nothing is up to the full line.',
                 mb_substr($typed, 0, 20),
                 AmountWriter::plain(floor($ml / 10) * 10, Kind::Volume),
             ),
