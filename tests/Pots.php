@@ -33,10 +33,10 @@ function begun(Tests\AppCase $test, array $batches, array $more = []): array
 }
 
 /** @return array{string, string} a sender's id and key */
-function aSender(Tests\AppCase $test): array
+function aSender(Tests\AppCase $test, string $called = 'the wire'): array
 {
     $made = $test
-        ->atHouse('POST', '/probes', ['called' => 'the wire', 'kind' => 'sends'])
+        ->atHouse('POST', '/probes', ['called' => $called, 'kind' => 'sends'])
         ->assertOk()
         ->json();
 

@@ -241,7 +241,7 @@ it('keeps one house’s pots, cookers, looks and days from another’s people', 
 
 it('lets two thermometers send into two pots, each its own', function () {
     [$a, $keyA] = aSender($this);
-    [$b, $keyB] = aSender($this);
+    [$b, $keyB] = aSender($this, 'the other wire');
     $first = begun($this, [warmBatch($this)], ['watch' => $a])['id'];
     $made = $this->atHouse('POST', '/cookers', [
         'called' => 'the second',
