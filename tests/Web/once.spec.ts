@@ -146,6 +146,8 @@ for (const kind of ['answers are lost', 'workers are killed'] as const) {
       const one = async (i: number) => {
         const which = ['note', 'jar', 'bottle', 'lot', 'absence', 'recipe', 'batch', 'shake', 'count'][i % 9] as string
         const day = new Date(Date.UTC(2027, 0, 1 + i)).toISOString().slice(0, 10)
+        // It is strained on 22 December.
+        const soon = `2026-12-${String(1 + (i % 20)).padStart(2, '0')}`
         wrote[which] = (wrote[which] ?? 0) + 1
         const writes: Record<string, () => Promise<unknown>> = {
           note: () => write('POST', `/batches/${batch}/notes`, { note: `note ${i}` }),
@@ -158,7 +160,7 @@ for (const kind of ['answers are lost', 'workers are killed'] as const) {
           absence: () => write('POST', '/absences', { from: day, to: day, called: `away ${i}` }),
           recipe: () => write('POST', '/recipes', { name: `recipe ${i}`, wish }),
           batch: () => write('POST', '/batches', { wish, origin: `place ${i}` }),
-          shake: () => write('POST', `/batches/${batch}/tasks`, { task: 'shake', outcome: 'later', until: day }),
+          shake: () => write('POST', `/batches/${batch}/tasks`, { task: 'shake', outcome: 'later', until: soon }),
           count: () => write('POST', `/lots/${lot}/count`, { amount: `${900 - i} g` }),
         }
         await writes[which]?.()

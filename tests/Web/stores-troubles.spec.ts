@@ -144,15 +144,19 @@ test('a lot is entered, and a written recipe read, by the keyboard alone', async
 
 test('a plan that Stores cannot cover is told in the sentence’s own terms, and a count mends it', async ({ page }) => {
   const house = await ownHouse(page)
-  await olive(page, house, '60 mL')
+  await olive(page, house, '300 mL')
   const lot = page.url()
   await page.goto(house + '/bench')
   await word(page, /^the oil:/)
   await page.getByLabel('Oil', { exact: true }).selectOption('olive')
   await thatIsIt(page)
-  await expect(page.getByText(/Olive oil is \d+ mL short: Stores has 60 mL/)).toBeVisible()
+  await expect(page.getByText(/Olive oil is \d+ mL short: Stores has 300 mL/)).toBeVisible()
   await page.goto(lot)
+  // A nought too many is asked about.
   await page.getByLabel('What is left').fill('5 L')
+  await page.getByRole('button', { name: 'Counted' }).click()
+  await expect(page.getByText(/far more than the 300 mL that came in/)).toBeVisible()
+  await page.getByLabel('What is left').fill('520 mL')
   await page.getByRole('button', { name: 'Counted' }).click()
   await expect(page.getByText(/more than thought/)).toBeVisible()
   await page.goto(house + '/bench')
