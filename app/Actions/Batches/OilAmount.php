@@ -25,7 +25,7 @@ final readonly class OilAmount
      * Oil that was added at a topping up.
      *
      * @param  string  $into what it was added to, as it is called
-     * @param  float  $holdsMl to the brim
+     * @param  float  $holdsMl to the brim; 0 where a plan of before does not say
      * @param  float  $inMl of oil that count as in it
      * @return float mL
      *
@@ -37,7 +37,9 @@ final readonly class OilAmount
         $read = fn () => $this->kitchens->plain()->reader()->within($typed, Kind::Volume, 'mL', 0.5, self::MOST_ADDED_ML, $density);
         $ml = round(AmountException::at('amount', $read)->value, 3);
 
-        return $inMl + $ml <= $holdsMl + self::EQUAL_ML ? $ml : throw FillingException::noRoom($typed, $into, $holdsMl, $inMl);
+        return $holdsMl <= 0.0 || $inMl + $ml <= $holdsMl + self::EQUAL_ML
+            ? $ml
+            : throw FillingException::noRoom($typed, $into, $holdsMl, $inMl);
     }
 
     /**
