@@ -124,7 +124,7 @@ final readonly class SaidAmount
             $m = $left->take($pattern);
             $jar = $m === null ? null : $this->ofSize($m[2].' '.preg_replace('/^oz$/i', 'fl oz', $m[3]));
             if ($m !== null && $jar !== null) {
-                return ['jar' => $jar->id] + (ctype_digit($m[1]) && (int) $m[1] > 1 ? ['jars' => $m[1]] : []);
+                return ['jar' => $jar->id] + self::several($m[1]);
             }
             $left->text = $was;
         }
@@ -186,18 +186,19 @@ final readonly class SaidAmount
             // "a pint of calendula" is a jar of it; "a pint of olive oil" is so much oil.
             $m = $left->take('(?:(an?|one|\d{1,2})\s+)?'.preg_quote((string) $name, '/').'(?:s|\s+jars?)?(?:\s+of)?');
             if ($m !== null) {
-                $count = $m[1] ?? '';
-
-                return ['jar' => $id] + (ctype_digit($count) && (int) $count > 1 ? ['jars' => $count] : []);
+                return ['jar' => $id] + self::several($m[1] ?? '');
             }
         }
         // Which jar is left open: one is chosen.
         $any = $left->take('(?:in\s+)?(?:(an?|one|\d{1,2})\s+)?jars?(?:\s+of)?');
-        if ($any !== null && ctype_digit($any[1] ?? '') && (int) $any[1] > 1) {
-            return ['jars' => $any[1]];
-        }
 
-        return [];
+        return self::several($any[1] ?? '');
+    }
+
+    /** @return array{}|array{jars: string} where there is more than one */
+    private static function several(string $count): array
+    {
+        return ctype_digit($count) && (int) $count > 1 ? ['jars' => $count] : [];
     }
 
     /** Whether "a pint" is of an oil, "a pint of olive oil", and so no jar; "a pint of calendula oil" is one. */

@@ -16,8 +16,6 @@ final readonly class ByEye
     /** Jars are warmed in liquid water or dry air, above its ice: ITS-90 has the ice point of water at 0 degrees C. */
     private const LEAST = 0.0;
 
-    private const MOST = 150.0;
-
     /** @param  bool  $fahrenheit whether a bare number is of those degrees */
     public function __construct(private AmountReader $amounts, private bool $fahrenheit) {}
 
@@ -33,7 +31,7 @@ final readonly class ByEye
         try {
             $amount = $this->amounts->read($plain, Kind::Temperature, $this->fahrenheit ? '°F' : '°C');
         } catch (RefusedException) {
-            throw WarmthException::notRead($typed);
+            throw WarmthException::noReading($typed)->about('warmth');
         }
         if ($amount->low !== $amount->high || preg_match('#\d\s*[/⁄]\s*\d#u', Figures::ofAmount($plain)) === 1) {
             throw WarmthException::readRange($typed);
@@ -44,7 +42,7 @@ final readonly class ByEye
             throw WarmthException::otherDegrees($typed, $this->fahrenheit);
         }
 
-        return $celsius >= self::LEAST && $celsius <= self::MOST ? round($celsius, 2) : throw WarmthException::notOfPot($typed);
+        return $celsius >= self::LEAST && $celsius <= Readings::MOST ? round($celsius, 2) : throw WarmthException::notOfPot($typed);
     }
 
     /** What the number would be in the other degrees, in degrees C. */

@@ -15,7 +15,7 @@ final class Readings
     /** No pot of oil in water goes past these, degrees C. */
     private const LEAST = -30.0;
 
-    private const MOST = 150.0;
+    public const MOST = 150.0;
 
     /**
      * @param  list<mixed>  $rows each {at, c} or {at, f}; at as ISO 8601 or seconds since 1970; a warmth as a number or as "121 F"

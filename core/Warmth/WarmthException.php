@@ -49,11 +49,6 @@ final class WarmthException extends RefusedException
         );
     }
 
-    public static function notRead(string $typed): self
-    {
-        return new self('unreadable', sprintf('“%s” is not a warmth. Write it like 49.5 or 121 F.', mb_substr($typed, 0, 20)), 'warmth');
-    }
-
     public static function readRange(string $typed): self
     {
         return new self('range', sprintf('“%s” is more than one warmth. Write the one it reads now.', mb_substr($typed, 0, 20)), 'warmth');

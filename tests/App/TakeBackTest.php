@@ -131,3 +131,17 @@ it('takes back in the batch alone what was struck out there before', function ()
     $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $entry])->assertOk();
     expect(LogEntry::query()->withoutGlobalScopes()->where('kind', 'undone')->count())->toBe(1);
 });
+
+it('counts from when it was switched on again, whatever shaking before that is taken back', function () {
+    $pot = begun($this, [warmBatch($this)])['id'];
+    Carbon::setTestNow(Carbon::now()->addMinutes(125));
+    $entry = tend($this, $pot, 'shaken')->json('done.0.entry');
+    tend($this, $pot, 'pause')->assertOk();
+    Carbon::setTestNow(Carbon::now()->addMinutes(60));
+    tend($this, $pot, 'on')->assertOk();
+    $next = $this->atHouse('GET', "/stove/{$pot}")->json('shake_text');
+    $back = $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $entry])
+        ->assertOk()
+        ->json();
+    expect($back['shake_text'])->toBe($next)->and(array_column($back['alarms'], 'id'))->not->toContain('shake');
+});

@@ -23,6 +23,9 @@ final readonly class TakeBack
     /** What can be taken back of what was done; the rest is switched back, or begun anew. */
     public const DONE = ['topped_up', 'shaken'];
 
+    /** The line that takes one of them back. */
+    public const BACK = 'done_back';
+
     public function __construct(private TakeReadings $readings, private StrikeOut $strike) {}
 
     /**
@@ -77,11 +80,10 @@ final readonly class TakeBack
      */
     public static function open(iterable $events): array
     {
-        $back = $seen = $open = [];
+        $back = self::undone($events);
+        $seen = $open = [];
         foreach ($events as $event) {
-            if ($event->kind === 'done_back') {
-                $back[] = $event->data['event'] ?? null;
-            } elseif (in_array($event->kind, self::DONE, true) && ! in_array($event->id, $back, true)) {
+            if (in_array($event->kind, self::DONE, true) && ! in_array($event->id, $back, true)) {
                 if (! isset($seen[$event->kind]) && isset($event->data['before'])) {
                     $open[] = $event->id;
                 }
@@ -90,6 +92,21 @@ final readonly class TakeBack
         }
 
         return $open;
+    }
+
+    /**
+     * @param  iterable<StoveEvent>  $events
+     * @return list<int> ids of what was taken back by them
+     */
+    public static function undone(iterable $events): array
+    {
+        $back = [];
+        foreach ($events as $event) {
+            $of = $event->kind === self::BACK ? $event->data['event'] ?? null : null;
+            is_int($of) && ($back[] = $of);
+        }
+
+        return $back;
     }
 
     private function reading(StoveSession $session, int $at): void
@@ -110,9 +127,11 @@ final readonly class TakeBack
 
     private function done(StoveSession $session, int $id): void
     {
-        $event = in_array($id, self::open($session->events()->orderByDesc('id')->get()), true)
-            ? $session->events()->whereKey($id)->firstOrFail()
-            : throw WarmthException::notFromHere();
+        $events = $session->events()->orderByDesc('id')->get();
+        $event = in_array($id, self::open($events), true) ? $events->firstWhere('id', $id) : null;
+        if ($event === null) {
+            throw WarmthException::notFromHere();
+        }
         /** @var array{at: string, ml?: float|int, entries?: list<array{string, string}>} $before */
         $before = $event->data['before'];
         if ($event->kind === 'topped_up') {
@@ -122,12 +141,15 @@ final readonly class TakeBack
                 $this->readings->again($session, $standing);
             }
         } else {
-            $session->shaken_at = Carbon::parse($before['at']);
+            // Switched on again since then, it counts from there.
+            if ($session->shaken_at <= $event->happened_at) {
+                $session->shaken_at = Carbon::parse($before['at']);
+            }
             foreach ($before['entries'] ?? [] as [$batch, $entry]) {
                 $this->strikeOut($batch, $entry);
             }
         }
-        StartSession::note($session, 'done_back', ['event' => $event->id, 'kind' => $event->kind]);
+        StartSession::note($session, self::BACK, ['event' => $event->id, 'kind' => $event->kind]);
     }
 
     private function strikeOut(string $batch, string $entry): void

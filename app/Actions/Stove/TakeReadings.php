@@ -104,7 +104,7 @@ final readonly class TakeReadings
                     $last === null || array_key_first($taken) > $last
                         ? $this->onward($session, $probe, $standing->gathered, $taken)
                         : $this->anew($session, $probe);
-                self::keep($session->id, $probe->id, $gathered);
+                self::keep($standing, $gathered);
                 $this->touch($session);
             }
 
@@ -130,18 +130,21 @@ final readonly class TakeReadings
     /** Gathers anew what a thermometer told: a reading is gone, or another filling counts. */
     public function again(StoveSession $session, StoveProbe $standing): void
     {
-        $gathered = $this->anew($session, $standing->probe);
-        self::keep($session->id, $standing->probe_id, $gathered);
-        $standing->setAttribute('gathered', $gathered);
+        self::keep($standing, $this->anew($session, $standing->probe));
     }
 
-    /** @param  array<string, mixed>  $gathered */
-    private static function keep(int $session, int $probe, array $gathered): void
+    /**
+     * What a thermometer told in a session, which has a key of two columns.
+     *
+     * @param  array<string, mixed>  $gathered
+     */
+    public static function keep(StoveProbe $standing, array $gathered): void
     {
         StoveProbe::query()
-            ->where('stove_session_id', $session)
-            ->where('probe_id', $probe)
+            ->where('stove_session_id', $standing->stove_session_id)
+            ->where('probe_id', $standing->probe_id)
             ->update(['gathered' => json_encode($gathered)]);
+        $standing->setAttribute('gathered', $gathered);
     }
 
     /** @return array<string, mixed> from all the readings there are: one came that belongs before the last */

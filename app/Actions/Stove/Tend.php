@@ -8,7 +8,6 @@ use App\House\KitchenFactory;
 use App\House\WhenDone;
 use App\Models\Batch;
 use App\Models\StoveJar;
-use App\Models\StoveProbe;
 use App\Models\StoveSession;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -135,7 +134,7 @@ final readonly class Tend
         foreach ($session->probes as $probe) {
             $log = $this->readings->log($session, $probe->probe, $probe->gathered);
             $log->filled($now);
-            $this->save($probe, $log->toArray());
+            TakeReadings::keep($probe, $log->toArray());
         }
         StartSession::note($session, 'topped_up', ['ml' => round($poured ?? max(0.0, $full - $left)), 'before' => $before]);
     }
@@ -269,15 +268,5 @@ final readonly class Tend
     private function task(Batch $batch, Step $step, int $nth, ?float $warmH = null): void
     {
         ($this->record)($batch, $step->key($nth), 'done', null, null, warmH: $warmH);
-    }
-
-    /** @param  array<string, mixed>  $gathered */
-    private function save(StoveProbe $probe, array $gathered): void
-    {
-        StoveProbe::query()
-            ->where('stove_session_id', $probe->stove_session_id)
-            ->where('probe_id', $probe->probe_id)
-            ->update(['gathered' => json_encode($gathered)]);
-        $probe->setAttribute('gathered', $gathered);
     }
 }

@@ -75,14 +75,7 @@ final readonly class PotLines
     /** @return list<int> ids of what was taken back */
     public function undone(StoveSession $session): array
     {
-        return array_values(
-            $session
-                ->events()
-                ->where('kind', 'done_back')
-                ->get()
-                ->map(fn (StoveEvent $event): int => is_int($event->data['event'] ?? null) ? $event->data['event'] : 0)
-                ->all(),
-        );
+        return TakeBack::undone($session->events()->where('kind', TakeBack::BACK)->get());
     }
 
     public function text(StoveEvent $event): string
@@ -108,7 +101,7 @@ final readonly class PotLines
                 $this->warmths->reading($number('c') ?? 0.0),
                 $this->at->clock((int) $number('at')),
             ),
-            'done_back' => 'Taken back: '.($text('kind') === 'shaken' ? 'shaken and wiped' : 'water topped up'),
+            TakeBack::BACK => 'Taken back: '.($text('kind') === 'shaken' ? 'shaken and wiped' : 'water topped up'),
             default => 'All out, ended',
         };
     }
