@@ -8,6 +8,7 @@ use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Fields;
 use Kettle\Recipe\WishException;
 use Kettle\Trace\Graph;
+use Kettle\Trace\Person;
 use Kettle\Trace\Recall;
 use Kettle\Trace\TraceException;
 
@@ -41,7 +42,7 @@ final readonly class TraceQuestions
                 self::at("{$list}.{$i}.id", fn () => $graph->thing($kind, self::id($row)));
             }
         }
-        $state = $holds = [];
+        $state = $holds = $names = [];
         foreach (self::rows($document, 'pots') as $i => $row) {
             self::join($graph, $row, 'from', "pots.{$i}", ['lot', 'pot']);
         }
@@ -64,6 +65,8 @@ final readonly class TraceQuestions
                 $state[$id] = Fields::text($row, 'state') ?? 'in';
                 $to = Fields::text($row, 'to');
                 if ($to !== null) {
+                    // One person is one thing, by the name that was written first.
+                    $to = $names[Person::key($to)] ??= $to;
                     $holds[$id] = $to;
                     $graph->thing('person', self::PERSON.$to);
                     $graph->joins($id, self::PERSON.$to);
@@ -72,7 +75,7 @@ final readonly class TraceQuestions
         }
         $of = Fields::text($document, 'of') ?? '';
         $person = Fields::text($document, 'of_person');
-        $start = $person === null ? $of : self::PERSON.$person;
+        $start = $person === null ? $of : self::PERSON.($names[Person::key($person)] ?? $person);
 
         return self::at($person === null ? 'of' : 'of_person', fn (): array => self::answer($graph, $start, $state, $holds));
     }

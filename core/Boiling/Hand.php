@@ -194,11 +194,13 @@ final readonly class Hand
     }
 
     /**
+     * @param  string  $to for what, or to whom
      * @param  string  $into the product or the pot it goes into
+     * @param  value-of<Taken::HOW>  $how
      *
      * @throws BoilException
      */
-    public function take(float $amount, string $typed, string $to, \DateTimeImmutable $now, string $into = ''): Line
+    public function take(float $amount, string $typed, string $to, \DateTimeImmutable $now, string $into = '', string $how = 'used'): Line
     {
         if ($this->state->stage !== Stage::Made) {
             throw BoilException::notMade();
@@ -211,7 +213,7 @@ final readonly class Hand
             throw BoilException::notSoMuchLeft(($this->plain)($this->state->left));
         }
 
-        return new Taken(round(min($amount, $this->state->left), 3), $typed, $to, $into);
+        return new Taken(round(min($amount, $this->state->left), 3), $typed, $to, $into, $how);
     }
 
     /** @throws BoilException */

@@ -18,7 +18,8 @@ final readonly class Recall
     /**
      * @param  list<array{id: string, kind: string, do: value-of<self::DOES>, who: string}>  $each nearest first; whom to tell, where
      *     somebody has it
-     * @param  list<array{person: string, holds: list<string>}>  $people by name
+     * @param  list<array{person: string, holds: list<string>}>  $people by name, however it was written; what was given to somebody
+     *     whose name was not written comes last, under an empty one
      */
     private function __construct(public array $each, public array $people) {}
 
@@ -30,7 +31,7 @@ final readonly class Recall
      */
     public static function of(Graph $graph, string $turned, array $state, array $holds): self
     {
-        $each = $people = [];
+        $each = $people = $names = [];
         foreach ([$turned, ...$graph->forward($turned)] as $id) {
             $kind = $graph->kind($id);
             if ($kind === 'person') {
@@ -43,16 +44,18 @@ final readonly class Recall
                 default => self::THROW_AWAY,
             };
             $each[] = ['id' => $id, 'kind' => $kind, 'do' => $do, 'who' => $do === self::TELL ? $who : ''];
-            if ($do === self::TELL && $who !== '') {
-                $people[$who][] = $id;
+            if ($do === self::TELL) {
+                $person = Person::key($who);
+                $names[$person] ??= Person::written($who);
+                $people[$person][] = $id;
             }
         }
-        ksort($people, SORT_STRING);
+        uksort($people, fn (string|int $a, string|int $b) => [$a === '', (string) $a] <=> [$b === '', (string) $b]);
 
         return new self(
             $each,
             array_map(
-                fn (string $who, array $things) => ['person' => $who, 'holds' => $things],
+                fn (string $person, array $things) => ['person' => $names[$person], 'holds' => $things],
                 array_map(strval(...), array_keys($people)),
                 $people,
             ),

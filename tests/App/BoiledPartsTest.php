@@ -1,23 +1,10 @@
 <?php
 
+require_once dirname(__DIR__).'/Decocted.php';
+
 use App\Models\Boil;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-
-/** A decoction of marshmallow root, strained into 400 mL; its pot's id. */
-function decocted(array $more = []): string
-{
-    $asked = ['what' => 'decoction', 'herbs' => ['marshmallow-root'], 'want' => '400 mL', ...$more];
-    $id = test()->atHouse('POST', '/boils', $asked)->assertOk()->json('id');
-    test()
-        ->atHouse('POST', "/boils/{$id}/flame", ['on' => true])
-        ->assertOk();
-    test()
-        ->atHouse('POST', "/boils/{$id}/strain", ['amount' => '400 mL', 'where' => 'the refrigerator'])
-        ->assertOk();
-
-    return $id;
-}
 
 /** A cream with so much of it as its water. */
 function creamOf(string $boil, array $more = []): array

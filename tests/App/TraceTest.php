@@ -3,6 +3,7 @@
 use Illuminate\Support\Facades\DB;
 
 require_once dirname(__DIR__).'/Begun.php';
+require_once dirname(__DIR__).'/Decocted.php';
 
 /** @return array<string, string> what is to be done with each, by name */
 function does(array $trace): array
@@ -56,8 +57,8 @@ it('follows a bad lot to whoever holds some of it', function () {
         ->and($trace['people'])
         ->toBe([
             ['person' => 'Maren', 'holds' => ['some of no. 2 of 26-001', 'no. 1 of P26-001']],
-            ['person' => 'Torin', 'holds' => ['no. 3 of 26-001']],
             ['person' => 'the fair', 'holds' => ['no. 2 of P26-001']],
+            ['person' => 'Torin', 'holds' => ['no. 3 of 26-001']],
         ]);
 });
 
@@ -230,4 +231,66 @@ it('closes all that a lot went into with one press, each in its own logbook', fu
         ->assertOk()
         ->json();
     expect($throws($closed))->toBe([])->and(inBottles($batch))->toEqual(0.0);
+});
+
+it('tells each person once, by whatever capitals, of all they were given, and says of what nobody’s name was written', function () {
+    $lot = $this->atHouse('POST', '/lots', [
+        'lot' => ['kind' => 'herb', 'material' => 'calendula', 'state' => 'dried', 'amount' => '500 g'],
+    ])->json('lot.id');
+    $batch = basename(bottledBatch(['herb' => ['id' => 'calendula']], '260 mL'));
+    $give = fn (int $bottle, string $to, ?string $amount = null) => $this->atHouse(
+        'POST',
+        "/batches/{$batch}/use",
+        ['bottle' => $bottle, 'how' => 'given', 'to' => $to] + ($amount === null ? [] : ['amount' => $amount]),
+    )->assertOk();
+    $give(1, 'Aunt Mo', '10 mL');
+    $give(1, "aunt\n MO", '10 mL');
+    $give(1, 'Torin', '10 mL');
+    // Whoever has the last of it is not all who have some.
+    $give(1, 'Maren');
+    $give(2, '', '20 mL');
+    $give(3, '');
+    $trace = $this->atHouse('GET', "/lots/{$lot}/trace")
+        ->assertOk()
+        ->json();
+    expect($trace['people'])
+        ->toBe([
+            ['person' => 'Aunt Mo', 'holds' => ['some of no. 1 of 26-001']],
+            ['person' => 'Maren', 'holds' => ['no. 1 of 26-001']],
+            ['person' => 'Torin', 'holds' => ['some of no. 1 of 26-001']],
+            ['person' => '', 'holds' => ['some of no. 2 of 26-001', 'no. 3 of 26-001']],
+        ])
+        ->and(does($trace)['26-001, Calendula in sunflower oil'])
+        ->toBe('throw-away');
+    foreach (['Aunt Mo', 'AUNT  mo', ' aunt mo'] as $name) {
+        $has = $this->atHouse('GET', '/trace/person?name='.rawurlencode($name))
+            ->assertOk()
+            ->json();
+        expect(array_column($has['things'], 'name'))->toContain('some of no. 1 of 26-001', 'Aunt Mo');
+    }
+    // All of it went: there is nothing of it to throw away, and somebody to tell.
+    $give(2, 'Torin');
+    $trace = $this->atHouse('GET', "/batches/{$batch}/trace")->json();
+    expect(does($trace)['26-001, Calendula in sunflower oil'])
+        ->toBe('nothing')
+        ->and(array_column($trace['people'], 'holds', 'person')['Torin'])
+        ->toBe(['some of no. 1 of 26-001', 'no. 2 of 26-001']);
+});
+
+it('tells who was given some of a decoction, and not what it was used for', function () {
+    $pot = decocted();
+    $take = fn (array $how) => $this->atHouse('POST', "/boils/{$pot}/take", ['amount' => '20 mL'] + $how);
+    $take(['to' => 'a cream'])->assertOk();
+    $take(['how' => 'given', 'to' => 'Torin'])->assertOk();
+    $struck = $take(['how' => 'given', 'to' => 'Maren'])
+        ->assertOk()
+        ->json('entries.0');
+    $take(['how' => 'sold', 'to' => 'Torin'])->assertStatus(422);
+    expect($struck['title'])->toStartWith('Given: 20 mL');
+    $this->atHouse('POST', "/boils/{$pot}/undo", ['entry' => $struck['id']])->assertOk();
+    expect($this->atHouse('GET', "/boils/{$pot}/trace")->json('people'))
+        ->toBe([['person' => 'Torin', 'holds' => ['some of D26-001']]])
+        ->and(array_column($this->atHouse('GET', '/trace/person?name=torin')->json('things'), 'kind'))
+        ->toContain('pot', 'bottle', 'person');
+    $this->atHouse('GET', '/trace/person?name=maren')->assertStatus(404);
 });

@@ -59,6 +59,28 @@ it('follows a tin back to every lot behind it, and a person to all they have', f
         ->toBe([]);
 });
 
+it('knows a person by their name in whatever capitals and spaces, and says of what nobody’s was written', function () {
+    $house = skerry([
+        'of' => 'heather',
+        'bottles' => [
+            ['id' => '26-001/1', 'batch' => '26-001', 'state' => 'given'],
+            ['id' => '26-001/2', 'batch' => '26-001', 'state' => 'given', 'to' => 'EILIDH'],
+        ],
+    ]);
+    $told = Melted::ask($house, 'trace');
+    expect($told['people'])
+        ->toBe([
+            ['person' => 'EILIDH', 'holds' => ['26-001/2', 'stick/1']],
+            ['person' => 'Magnus', 'holds' => ['salve/1']],
+            ['person' => '', 'holds' => ['26-001/1']],
+        ])
+        ->and(array_column($told['forward'], 'kind', 'id'))
+        ->toHaveKey('EILIDH')
+        ->not->toHaveKey('Eilidh')
+        ->and(array_column(Melted::ask(['of_person' => ' eilidh '] + array_diff_key($house, ['of' => 1]), 'trace')['back'], 'id'))
+        ->toContain('26-001/2', 'stick/1');
+});
+
 it('draws every arrow between what is touched, and no other', function () {
     $told = Melted::ask(skerry(['of' => 'salve']), 'trace');
     $touched = [...array_column($told['back'], 'id'), 'salve', ...array_column($told['forward'], 'id')];

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Shape } from '../../web/api/hooks'
 import { JarShape } from '../../web/parts/JarDrawing'
 import { Thermometer, WarmthLine } from '../../web/stove/drawings'
-import { columnsOf } from '../../web/trace/Threads'
+import { columnsOf, passing } from '../../web/trace/Threads'
 
 const numbers = (markup: string, pattern: RegExp) => [...markup.matchAll(pattern)].map((found) => Number(found[1]))
 
@@ -97,6 +97,19 @@ describe('what touches what', () => {
       { from: 'no. 1', into: 'sam' },
     ]
     expect(ids(columnsOf({ things, arrows }))).toEqual(['herb', 'first', 'no. 1', 'sam'])
+  })
+
+  it('passes what a thread does not go into, by the nearest way where nothing stands', () => {
+    // A box is 36 high about its middle, and 8 are between two.
+    const clear = (y: number, stands: number[]) => stands.every((each) => Math.abs(each - y) > 18)
+    // Nothing in the way: where it comes from. In the way of both: between two boxes, or past the lowest.
+    expect(passing(100, 40, [160], 200)).toBe(100)
+    expect(passing(142, 76, [76], 184)).toBe(98)
+    expect(passing(76, 76, [32, 76, 120], 184)).toBe(54)
+    for (const stands of [[76], [32, 76], [32, 76, 120, 164], [32, 164]])
+      expect(clear(passing(76, 120, stands, 200), stands)).toBe(true)
+    expect(passing(32, 32, [32], 40)).toBe(10)
+    expect(passing(20, 20, [20], 40)).toBe(40)
   })
 
   it('has an oil that went on fresh herb after the bottles it came from', () => {

@@ -90,7 +90,7 @@ function Page({ pot }: { pot: Pot }) {
         </section>
         <section
           aria-label={pot.open ? 'Now' : 'Written down'}
-          className="max-lg:order-first border-line flex flex-col gap-4 lg:border-s lg:ps-8"
+          className={`${pot.open ? 'max-lg:order-first' : ''} border-line flex flex-col gap-4 lg:border-s lg:ps-8`}
         >
           {pot.open ? <Now pot={pot} works={works} /> : <PotLogbook pot={pot} />}
         </section>

@@ -3,19 +3,24 @@ import { Link, useNavigate } from 'react-router'
 import { useHouseId } from '../api/hooks'
 import { putOnMelt } from '../melt/wish'
 import { Button, TextButton } from '../parts/Button'
-import { Field } from '../parts/Field'
+import { Field, Select } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
 import { Trouble } from '../parts/Notice'
 import { putOnBoil, useBoilDraft } from './wish'
 import { type Pot, usePotLine } from './line'
 import { Discard } from './Sheets'
 
+const HOW = [
+  { id: 'used', name: 'used' },
+  { id: 'given', name: 'given away' },
+]
+
 /** What came of it: how much there is, until when, and where it goes on. */
 export function Came({ pot, works }: { pot: Pot; works: boolean }) {
   const house = useHouseId()
   const go = useNavigate()
   const [planned] = useBoilDraft(house)
-  const form = useForm({ amount: '', to: '' })
+  const form = useForm({ amount: '', how: 'used', to: '' })
   const { write, path } = usePotLine(pot, () => form.clear())
   const { field, rest } = form.beside(write.error)
   const { made } = pot
@@ -72,12 +77,21 @@ export function Came({ pot, works }: { pot: Pot; works: boolean }) {
       {pot.stage === 'made' && works && !made.past ? (
         <form
           className="flex flex-col gap-3"
-          onSubmit={sent(() =>
-            write.mutate({ path: `${path}/take`, body: { amount: form.typed.amount, to: form.typed.to } }),
-          )}
+          onSubmit={sent(() => write.mutate({ path: `${path}/take`, body: form.typed }))}
         >
           <Field label="Take of it" placeholder={made.left} maxLength={80} required {...field('amount')} />
-          <Field label="For" placeholder="a cream" maxLength={160} {...field('to')} />
+          <Select
+            label="It is"
+            choices={HOW}
+            value={form.typed.how}
+            onChange={(event) => form.put({ how: event.target.value })}
+          />
+          <Field
+            label={form.typed.how === 'given' ? 'To whom' : 'For what'}
+            placeholder={form.typed.how === 'given' ? 'a neighbour' : 'a cream'}
+            maxLength={160}
+            {...field('to')}
+          />
           <Trouble problem={rest} />
           <Button type="submit" className="self-start" disabled={write.isPending}>
             Taken

@@ -46,6 +46,19 @@ export function columnsOf({ things, arrows }: Pick<Trace, 'things' | 'arrows'>):
   return [...columns].sort(([a], [b]) => a - b).map(([, each]) => each)
 }
 
+/**
+ * At what height a thread passes the columns between its ends: where nothing stands, nearest to a straight way, or under
+ * them all. Drawn through a box it would be told as going into it.
+ */
+export function passing(from: number, into: number, between: number[], height: number): number {
+  const free = (y: number) => between.every((stands) => Math.abs(stands - y) >= ROW / 2)
+  const straight = (from + into) / 2
+  const ways = [from, into, ...between.flatMap((stands) => [stands - ROW / 2, stands + ROW / 2])]
+    .filter((y) => y > 0 && y < height && free(y))
+    .sort((a, b) => Math.abs(a - straight) - Math.abs(b - straight))
+  return ways[0] ?? height
+}
+
 /** From the plant to the person, left to right: a thread for all that went into something. */
 export function Threads({ trace }: { trace: Trace }) {
   const columns = columnsOf(trace)
@@ -55,10 +68,11 @@ export function Threads({ trace }: { trace: Trace }) {
     columns.flatMap((things, column) =>
       things.map((thing, row) => [
         thing.id,
-        { x: column * COLUMN, y: TOP + (row + 0.5) * ROW * (rows / things.length) },
+        { column, x: column * COLUMN, y: TOP + (row + 0.5) * ROW * (rows / things.length) },
       ]),
     ),
   )
+  const places = [...at.values()]
   return (
     <svg
       viewBox={`-2 0 ${columns.length * COLUMN + 2} ${height}`}
@@ -72,10 +86,18 @@ export function Threads({ trace }: { trace: Trace }) {
         const into = at.get(arrow.into)
         if (!from || !into) return null
         const [x1, x2] = [from.x + COLUMN - 22, into.x]
+        const between = places.filter((place) => place.column > from.column && place.column < into.column)
+        const stand = between.map((place) => place.y)
+        const y = passing(from.y, into.y, stand, height - 4)
+        const turn = (x: number, a: number, b: number) => `C${x + 11} ${a} ${x + 11} ${b} ${x + 22} ${b}`
         return (
           <path
             key={`${arrow.from} ${arrow.into}`}
-            d={`M${x1} ${from.y} C${x1 + 26} ${from.y} ${x2 - 26} ${into.y} ${x2} ${into.y}`}
+            d={
+              between.length === 0
+                ? `M${x1} ${from.y} C${x1 + 26} ${from.y} ${x2 - 26} ${into.y} ${x2} ${into.y}`
+                : `M${x1} ${from.y} ${turn(x1, from.y, y)} H${x2 - 22} ${turn(x2 - 22, y, into.y)}`
+            }
             fill="none"
             stroke="var(--soft)"
             strokeWidth={1.5}

@@ -93,12 +93,16 @@ function Page({ trace, kind, of }: { trace: Trace; kind: string; of: string }) {
               <ul>
                 {trace.people.map((each) => (
                   <li key={each.person} className="border-line border-b py-2">
-                    <Link
-                      className="font-semibold underline underline-offset-4"
-                      to={`/h/${house}/trace/person/${encodeURIComponent(each.person)}`}
-                    >
-                      {each.person}
-                    </Link>
+                    {each.person ? (
+                      <Link
+                        className="font-semibold underline underline-offset-4"
+                        to={`/h/${house}/trace/person/${encodeURIComponent(each.person)}`}
+                      >
+                        {each.person}
+                      </Link>
+                    ) : (
+                      <span className="text-warmth font-semibold">Nobody’s name was written</span>
+                    )}
                     <span className="text-soft block">{each.holds.join(', ')}</span>
                   </li>
                 ))}
@@ -150,7 +154,7 @@ function Close({ trace, kind, of }: { trace: Trace; kind: string; of: string }) 
           <p>
             {things.map((each) => each.name).join('; ')}.
             {trace.people.length > 0
-              ? ` Whoever has some of it is told, and stays on the list: ${trace.people.map((each) => each.person).join(', ')}.`
+              ? ` Whoever has some of it is told, and stays on the list: ${trace.people.map((each) => each.person || 'somebody whose name was not written').join(', ')}.`
               : ''}
           </p>
           <Field label="Why" required maxLength={400} {...field('reason')} />
@@ -189,7 +193,7 @@ function Listed({ things, does = false }: { things: Trace['things']; does?: bool
                   {does ? (
                     <span className={thing.do === 'nothing' ? 'text-soft' : 'text-warmth font-semibold'}>
                       {DO[thing.do]}
-                      {thing.who ? ` ${thing.who}` : ''}
+                      {thing.who ? ` ${thing.who}` : thing.do === 'tell' ? ' whoever has it' : ''}
                     </span>
                   ) : null}
                 </li>

@@ -12,6 +12,7 @@ use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Measure\PartOf;
 use Kettle\Reason\RefusedException;
+use Kettle\Trace\Person;
 use Kettle\Vessel\FillingException;
 
 /** Some of a bottle, or all that is left of it, used, given away or thrown away. */
@@ -56,7 +57,7 @@ final readonly class UseBottle
                 );
             }
 
-            return new NewLine(new Used($number, $how, round(min($ml, $left), 3), $typed ?? '', $to));
+            return new NewLine(new Used($number, $how, round(min($ml, $left), 3), $typed ?? '', Person::written($to)));
         });
     }
 }

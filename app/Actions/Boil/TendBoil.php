@@ -18,6 +18,7 @@ use Kettle\Boiling\BoilException;
 use Kettle\Boiling\BoilState;
 use Kettle\Boiling\FrozenBoil;
 use Kettle\Boiling\Hand;
+use Kettle\Boiling\Line\Taken;
 use Kettle\Diary\DiaryException;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
@@ -25,6 +26,7 @@ use Kettle\Measure\PartOf;
 use Kettle\Reason\RefusedException;
 use Kettle\Time\Day;
 use Kettle\Time\TimeOfDay;
+use Kettle\Trace\Person;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is done at a pot that is boiled down, from its first flame to the last of it; each a line of its logbook. */
@@ -132,8 +134,13 @@ final readonly class TendBoil
         });
     }
 
-    /** @throws RefusedException */
-    public function take(Boil $boil, string $typed, string $to): BoilEntry
+    /**
+     * @param  string  $to for what, or to whom
+     * @param  value-of<Taken::HOW>  $how
+     *
+     * @throws RefusedException
+     */
+    public function take(Boil $boil, string $typed, string $to, string $how = 'used'): BoilEntry
     {
         $share = RefusedException::at('amount', fn () => PartOf::share($typed));
         $amount = $share === null ? RefusedException::at('amount', fn () => $this->amount($boil->plan, $typed)) : null;
@@ -141,7 +148,13 @@ final readonly class TendBoil
         return $this->line(
             $boil,
             null,
-            fn (Hand $hand) => $hand->take($amount ?? $hand->left() * (float) $share, $typed, $to, $this->kitchens->now()),
+            fn (Hand $hand) => $hand->take(
+                $amount ?? $hand->left() * (float) $share,
+                $typed,
+                Person::written($to),
+                $this->kitchens->now(),
+                how: $how,
+            ),
         );
     }
 

@@ -32,6 +32,7 @@ use Kettle\Melt\MeltTable;
 use Kettle\Melt\Part;
 use Kettle\Melt\Weighed;
 use Kettle\Reason\RefusedException;
+use Kettle\Trace\Person;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What is done at the pot, from the first weighing to the last tin; each a line of the product's logbook. */
@@ -166,7 +167,7 @@ final readonly class WorkAtPot
             // What its oil has become since counts for what is left of it.
             $how === 'thrown' || $this->refuseTurned($locked);
 
-            return $hand->gone($number, $how, $to, $price);
+            return $hand->gone($number, $how, Person::written($to), $price);
         });
     }
 

@@ -107,7 +107,12 @@ final class BoilsController extends Controller
     #[Operation('Take some of what came of a pot')]
     public function take(Requests\TakeOfBoil $form, Boil $boil): PotView
     {
-        $this->tend->take($boil, $form->string('amount')->trim()->toString(), $form->string('to')->trim()->toString());
+        $this->tend->take(
+            $boil,
+            $form->string('amount')->trim()->toString(),
+            $form->string('to')->toString(),
+            $form->input('how') === 'given' ? 'given' : 'used',
+        );
 
         return $this->page->of($boil);
     }

@@ -435,7 +435,9 @@ final readonly class PotPage
                     ),
                 ),
             $line instanceof Made => 'Strained: '.$plain($line->amount).($line->where === '' ? '' : "; {$line->where}"),
-            $line instanceof Taken => 'Taken: '.$plain($line->amount).($line->to === '' ? '' : ", {$line->to}"),
+            $line instanceof Taken => ($line->how === 'given' ? 'Given: ' : 'Taken: ').
+                $plain($line->amount).
+                ($line->to === '' ? '' : ", {$line->to}"),
             $line instanceof Discarded => 'Thrown away',
             $line instanceof Undone => 'Undone',
             default => 'Note',

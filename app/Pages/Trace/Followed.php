@@ -4,6 +4,7 @@ namespace App\Pages\Trace;
 
 use App\Models\Batch;
 use App\Models\Boil;
+use App\Models\BoilEntry;
 use App\Models\Bottle;
 use App\Models\LogEntry;
 use App\Models\Lot;
@@ -12,10 +13,13 @@ use App\Models\Tin;
 use App\Pages\Batch\BatchPresenter;
 use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Kettle\Batch\Line\Used;
+use Kettle\Boiling\Line\Taken;
 use Kettle\Diary\Stage;
+use Kettle\Trace\Person;
 
 /** What touches a thing in this house's records, level by level: at most two questions to the database for each. */
 final readonly class Followed
@@ -81,20 +85,39 @@ final readonly class Followed
     /** All that somebody was given or sold, and what that came from. */
     public static function had(string $person): self
     {
+        $key = Person::key($person);
         $makingIds = self::ids(
-            Tin::query()
-                ->whereIn('state', ['given', 'sold'])
-                ->where('to', $person)
+            self::written(Tin::query()->whereIn('state', ['given', 'sold']), '`to`', $key)
                 ->pluck('making_id')
                 ->all(),
         );
-        $bottles = LogEntry::query()->where('kind', 'used')->where('data->to', $person)->pluck('batch_id')->all();
+        $in = "json_value(data, '$.to')";
+        $bottles = self::written(LogEntry::query()->where('kind', Used::KIND), $in, $key)
+            ->pluck('batch_id')
+            ->all();
+        $pots = self::written(BoilEntry::query()->where('kind', Taken::KIND), $in, $key)
+            ->pluck('boil_id')
+            ->all();
         $batchIds = self::ids([...$bottles, ...array_column(self::melted('making_id', $makingIds), 0)]);
         $charged = self::charged($batchIds, true, false);
         $batchIds = self::ids([...$batchIds, ...array_merge([], ...$charged)]);
         $melted = array_values(array_filter(self::melted('batch_id', $batchIds), fn (array $each) => in_array($each[1], $makingIds, true)));
 
-        return self::of([], [], $batchIds, $makingIds, $melted, $charged, true);
+        return self::of([], self::ids($pots), $batchIds, $makingIds, $melted, $charged, true);
+    }
+
+    /**
+     * Where a name stands, with whatever capitals and spaces.
+     *
+     * @template T of Model
+     *
+     * @param  EloquentBuilder<T>  $rows
+     * @param  literal-string  $in
+     * @return EloquentBuilder<T>
+     */
+    private static function written(EloquentBuilder $rows, string $in, string $key): EloquentBuilder
+    {
+        return $rows->whereRaw("lower(trim(regexp_replace({$in}, '[[:space:]]+', ' '))) = ? collate utf8mb4_unicode_ci", [$key]);
     }
 
     /**

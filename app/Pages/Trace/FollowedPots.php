@@ -4,9 +4,12 @@ namespace App\Pages\Trace;
 
 use App\Actions\Boil\PotsUsed;
 use App\Models\Boil;
+use App\Models\BoilEntry;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
+use Kettle\Batch\Line\Undone;
+use Kettle\Boiling\Line\Taken;
 
 /** Pots that are boiled down, and what went into them and came of them: other pots, products, oils that were bottled. */
 final readonly class FollowedPots
@@ -16,8 +19,15 @@ final readonly class FollowedPots
      * @param  list<array{int, int}>  $inPot a pot, and the one it was poured into
      * @param  list<array{int, int}>  $inMaking
      * @param  list<array{int, int}>  $inBatch
+     * @param  array<int, list<string>>  $given to whom some of each was given
      */
-    private function __construct(public Collection $boils, public array $inPot, public array $inMaking, public array $inBatch) {}
+    private function __construct(
+        public Collection $boils,
+        public array $inPot,
+        public array $inMaking,
+        public array $inBatch,
+        public array $given,
+    ) {}
 
     /**
      * Some pots, and all they were poured into, pot after pot.
@@ -75,7 +85,34 @@ final readonly class FollowedPots
             self::pairs('boil_id', $pots, 'into_boil_id'),
             self::pairs('boil_id', $pots, 'making_id'),
             self::bottled('boils', $pots),
+            self::given($pots),
         );
+    }
+
+    /**
+     * @param  list<int>  $pots
+     * @return array<int, list<string>> to whom some of each was given, as it was written
+     */
+    private static function given(array $pots): array
+    {
+        $entries =
+            $pots === []
+                ? []
+                : BoilEntry::query()
+                    ->whereIn('boil_id', $pots)
+                    ->whereIn('kind', [Taken::KIND, Undone::KIND])
+                    ->orderBy('id')
+                    ->get(['id', 'house_id', 'uid', 'boil_id', 'kind', 'data', 'corrects']);
+        $struck = array_fill_keys(array_filter(collect($entries)->pluck('corrects')->all(), is_string(...)), true);
+        $given = [];
+        foreach ($entries as $entry) {
+            $line = $entry->line();
+            if ($line instanceof Taken && $line->how === 'given' && ! isset($struck[$entry->uid])) {
+                $given[$entry->boil_id][] = $line->to;
+            }
+        }
+
+        return $given;
     }
 
     /**

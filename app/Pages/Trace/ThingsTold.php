@@ -3,6 +3,7 @@
 namespace App\Pages\Trace;
 
 use Kettle\Trace\Graph;
+use Kettle\Trace\Person;
 
 /** What is on a trace, as it is told of: put beside the graph it is followed in. */
 final class ThingsTold
@@ -30,7 +31,7 @@ final class ThingsTold
     /** Whoever it is, however the name is written. */
     public static function person(string $name): string
     {
-        return 'person '.mb_strtolower(trim($name));
+        return 'person '.Person::key($name);
     }
 
     public function thing(string $kind, string $id, string $name, string $detail, string $at, string $state = '', string $who = ''): void
@@ -47,9 +48,32 @@ final class ThingsTold
             $this->holds[$id] = $who;
             $person = self::person($who);
             if (! isset($this->name[$person])) {
-                $this->thing('person', $person, $who, '', '');
+                $this->thing('person', $person, Person::written($who), '', '');
             }
             $this->graph->joins($id, $person);
+        }
+    }
+
+    /**
+     * Some of a thing was given away: whoever has that is told beside who has the rest.
+     *
+     * @param  array<string>  $went to whom, as it was written; empty where nobody was
+     * @param  string  $id of what it was some of
+     * @param  string  $from what it came out of
+     */
+    public function some(array $went, string $id, string $name, string $at, string $from): void
+    {
+        $to = [];
+        foreach ($went as $who) {
+            $to[self::person($who)] ??= $who;
+        }
+        // Who was given the last of it has the thing itself.
+        if (($this->state[$id] ?? '') === 'given') {
+            unset($to[self::person($this->holds[$id] ?? '')]);
+        }
+        foreach (array_values($to) as $i => $who) {
+            $this->thing('bottle', "{$id} {$i}", "some of {$name}", 'given', $at, 'given', $who);
+            $this->joins($from, "{$id} {$i}");
         }
     }
 

@@ -12,6 +12,7 @@ use App\Responses\Trace\Arrow;
 use App\Responses\Trace\Thing;
 use App\Responses\Trace\Told;
 use App\Responses\Trace\TraceView;
+use Kettle\Batch\BottleState;
 use Kettle\Batch\Line\Used;
 use Kettle\Boiling\Stage as PotStage;
 use Kettle\Diary\Stage as BatchStage;
@@ -191,7 +192,22 @@ final readonly class TracePage
                     default => 'in',
                 },
             );
+            $told->some(
+                $followed->pots->given[$boil->id] ?? [],
+                "pot {$boil->id}",
+                $boil->code,
+                "stove/boil/{$boil->uid}",
+                "pot {$boil->id}",
+            );
         }
+    }
+
+    /** All of its bottles went: what of it is here is nothing. */
+    private static function isGone(Batch $batch, Followed $followed): bool
+    {
+        $bottles = $followed->bottles->where('batch_id', $batch->id);
+
+        return $batch->stage === BatchStage::Bottled && $bottles->isNotEmpty() && $bottles->doesntContain('state', BottleState::IN);
     }
 
     private function batches(Followed $followed, ThingsTold $told): void
@@ -201,9 +217,19 @@ final readonly class TracePage
                 'batch',
                 "batch {$batch->id}",
                 "{$batch->code}, {$batch->name}",
-                $batch->stage === BatchStage::Discarded ? 'thrown away' : 'until '.$this->times->date($batch->best_before),
+                match (true) {
+                    $batch->stage === BatchStage::Discarded => 'thrown away',
+                    self::isGone($batch, $followed) => 'none left',
+                    default => ($batch->stage === BatchStage::Bottled ? '' : $batch->stage->value.', ').
+                        'until '.
+                        $this->times->date($batch->best_before),
+                },
                 "batch/{$batch->uid}",
-                $batch->stage === BatchStage::Discarded ? 'thrown' : 'in',
+                match (true) {
+                    $batch->stage === BatchStage::Discarded => 'thrown',
+                    self::isGone($batch, $followed) => 'used',
+                    default => 'in',
+                },
             );
         }
     }
@@ -250,7 +276,7 @@ final readonly class TracePage
                 continue;
             }
             $name = "no. {$bottle->number} of {$batch->code}";
-            $went = array_filter(array_map(fn (Used $line) => $line->how === 'given' ? $line->to : '', $lines));
+            $went = array_map(fn (Used $line) => $line->to, array_filter($lines, fn (Used $line) => $line->how === 'given'));
             $told->thing(
                 'bottle',
                 $id,
@@ -270,12 +296,7 @@ final readonly class TracePage
             foreach ($charged as $made) {
                 $told->joins($id, "batch {$made->id}");
             }
-            // Some of a bottle that is here yet was given away: whoever has that is told too.
-            foreach ($of !== null || $bottle->state === 'given' ? [] : array_values(array_unique($went)) as $i => $to) {
-                $some = "{$id} {$i}";
-                $told->thing('bottle', $some, "some of {$name}", 'given', "batch/{$batch->uid}", 'given', $to);
-                $told->joins("batch {$batch->id}", $some);
-            }
+            $told->some($of === null ? $went : [], $id, $name, "batch/{$batch->uid}", "batch {$batch->id}");
         }
     }
 
