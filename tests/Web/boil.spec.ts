@@ -216,7 +216,7 @@ test('a decoction has three days, is taken from, and is not to be used after', a
   await sheet.getByRole('button', { name: 'Strained', exact: true }).click()
   await expect(page.getByText('Good until 27 Nov 2026.')).toBeVisible()
   await page.getByLabel('Take of it').fill('150 mL')
-  await page.getByLabel('For').fill('a cream')
+  await page.getByLabel('For what').fill('a cream')
   await page.getByRole('button', { name: 'Taken' }).click()
   await expect(page.getByText('240 mL').first()).toBeVisible()
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
