@@ -167,7 +167,7 @@ final readonly class Questions
 
         return [
             'own' => $own->fields,
-            'read' => array_map((new Words($kitchen))->of(...), OwnTold::read($own)),
+            'read' => array_map((new Words($kitchen))->of(...), OwnTold::read($own, $kitchen)),
             'unknown' => $own->unknown,
             'cautions' => OwnTold::cautions($own, $this->planning, $kitchen),
         ];

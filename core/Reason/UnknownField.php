@@ -7,7 +7,7 @@ namespace Kettle\Reason;
 /** A field that nothing is known of, and the one that may be meant. */
 final class UnknownField
 {
-    /** A name further than this from any that is known is no slip of the pen. */
+    /** A name further than this from any that is known is no slip of the pen; nor is one of which more than half is otherwise. */
     private const NEAR = 3;
 
     private const TOLD = 30;
@@ -26,7 +26,7 @@ final class UnknownField
         return sprintf('“%s” is not known here.', $field).
             match (true) {
                 $near === [] => ' Nothing is asked there.',
-                levenshtein($field, $near[0]) <= self::NEAR => sprintf(' Is “%s” meant?', $near[0]),
+                levenshtein($field, $near[0]) <= min(self::NEAR, max(1, intdiv(strlen($field), 2))) => sprintf(' Is “%s” meant?', $near[0]),
                 default => ' Known are '.implode(', ', array_slice($known, 0, self::TOLD)).'.',
             };
     }

@@ -16,6 +16,7 @@ use Kettle\Material\OwnSchool;
 use Kettle\Material\OwnThing;
 use Kettle\Material\State;
 use Kettle\Material\Wax;
+use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
 use Kettle\Reason\Wording;
 
@@ -54,8 +55,11 @@ final class OwnTold
      *
      * @return list<Said>
      */
-    public static function read(OwnThing $own): array
+    public static function read(OwnThing $own, Kitchen $kitchen): array
     {
+        if ($own->thing instanceof OwnSchool) {
+            return self::ofSchool($own->thing, $kitchen);
+        }
         $read = [];
         foreach ($own->fields as $field => $value) {
             $with = match (true) {
@@ -77,6 +81,25 @@ final class OwnTold
         }
 
         return $read;
+    }
+
+    /** @return list<Said> how long and how warm, for "8 to 6 h" and "about 10" are no figures yet */
+    private static function ofSchool(OwnSchool $own, Kitchen $kitchen): array
+    {
+        try {
+            $school = OwnSchools::variant($own, $kitchen);
+        } catch (RefusedException) {
+            // It is told why where it is kept; one that was safe by the bounds of its day still has a page.
+            return [];
+        }
+        $ends = ['usual' => ['h' => $school->usualH], 'least' => ['h' => $school->leastH], 'most' => ['h' => $school->mostH]];
+
+        return [
+            $school->leastH < $school->mostH
+                ? Said::of('own.read.hours_between', $ends)
+                : Said::of('own.read.hours', ['usual' => $ends['usual']]),
+            ...$school->targetC === null ? [] : [Said::of('own.read.warmth', ['warmth' => ['C' => $school->targetC]])],
+        ];
     }
 
     /**

@@ -299,3 +299,22 @@ it('reads its own measures, plants and schools in a wish that is typed', functio
         ['low', 'slow'],
     ],
 ]);
+
+it('says how a school’s hours and warmth were understood', function (array $school, array $read) {
+    $answer = (new Questions(Tables::shipped()))->ask(
+        'own',
+        ['own' => ['kind' => 'school', 'name' => 'by the moon', ...$school]],
+        new \DateTimeImmutable('2026-11-24'),
+    );
+    expect($answer['read'])->toBe($read);
+})->with([
+    'backwards' => [
+        ['method' => 'slow-cooker', 'hours' => '8 to 6 h', 'warmth' => '100 F'],
+        ['It is left for 6 h to 8 h, mostly 7 h.', 'It is held at 38 °C.'],
+    ],
+    'a bare number of a warm way is hours' => [
+        ['method' => 'slow-cooker', 'hours' => '10', 'warmth' => '38 C'],
+        ['It is left for 10 h.', 'It is held at 38 °C.'],
+    ],
+    'on the shelf' => [['method' => 'cold', 'hours' => '6 weeks'], ['It is left for 6 weeks.']],
+]);

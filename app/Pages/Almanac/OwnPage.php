@@ -86,7 +86,7 @@ final readonly class OwnPage
     /** @return list<string> */
     private function read(Read $own): array
     {
-        return array_map($this->kitchens->words()->of(...), OwnTold::read($own));
+        return array_map($this->kitchens->words()->of(...), OwnTold::read($own, $this->kitchens->plain()));
     }
 
     /** @return list<string> */
