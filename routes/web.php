@@ -18,6 +18,7 @@ use App\Http\Controllers\MeltController;
 use App\Http\Controllers\OwnController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\PressController;
 use App\Http\Controllers\RecipesController;
 use App\Http\Controllers\SecondStepController;
@@ -142,6 +143,9 @@ Route::prefix('api')->group(function (): void {
                 Route::get('yields', [PressController::class, 'yields']);
                 Route::get('yields/one', [PressController::class, 'oneYield']);
                 Route::get('scale', [PressController::class, 'scale']);
+                Route::get('practice', [PracticeController::class, 'first']);
+                Route::get('practice/{number}', [PracticeController::class, 'show']);
+                Route::post('practice/{number}/{task}', [PracticeController::class, 'judge']);
                 Route::post('lots/read', [StoresController::class, 'read']);
                 Route::get('own', [OwnController::class, 'choices']);
                 Route::post('own/look', [OwnController::class, 'look']);

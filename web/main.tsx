@@ -52,6 +52,7 @@ const SCRIPTS: Record<string, ReturnType<typeof place>> = {
   'almanac/WhichSolvent': place(() => import('./almanac/WhichSolvent')),
   'almanac/OwnPage': place(() => import('./almanac/OwnPage')),
   'almanac/AlmanacPage': place(() => import('./almanac/AlmanacPage')),
+  'practice/Practice': place(() => import('./practice/Practice')),
   'house/House': place(() => import('./house/House')),
 }
 

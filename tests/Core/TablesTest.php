@@ -29,6 +29,7 @@ it('ships tables that keep to their schemas', function (string $table) use ($fol
     'cautions',
     'keeping',
     'faults',
+    'practice',
     'labels',
     'counts',
     'heeds',

@@ -39,9 +39,20 @@ test('no view is wider than its window, from a phone over a tablet to a desk', a
   await page.goto('/')
   const house = await demo(page)
   const views: [string, string | RegExp][] = [
-    ...['today', 'bench', 'boil', 'recipes', 'press', 'melt', 'stove', 'diary', 'stores', 'almanac', 'house'].map(
-      (place): [string, string] => [place, `/${place}`],
-    ),
+    ...[
+      'today',
+      'bench',
+      'boil',
+      'recipes',
+      'press',
+      'melt',
+      'stove',
+      'diary',
+      'stores',
+      'almanac',
+      'practice',
+      'house',
+    ].map((place): [string, string] => [place, `/${place}`]),
     ['shelf', '/shelf'],
     ['a batch', /^Calendula/],
     ['its labels', /^Labels/],

@@ -115,6 +115,7 @@ const VIEWS: [string, string | RegExp][] = [
   ['what is wrong', '/almanac/what-is-wrong'],
   ['which solvent', '/almanac/which-solvent'],
   ['a plant', '/almanac/plant/calendula'],
+  ['practice', '/practice'],
   ['house', '/house'],
 ]
 

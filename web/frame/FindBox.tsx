@@ -18,6 +18,7 @@ const SCREENS = [
   { path: 'stores', name: 'Stores', also: ['lots', 'cupboard'] },
   { path: 'recipes', name: 'Recipes', also: [] },
   { path: 'almanac', name: 'Almanac', also: ['plants', 'oils'] },
+  { path: 'practice', name: 'Practice', also: ['made-up jars', 'learn', 'exercises'] },
   { path: 'almanac/what-is-wrong', name: 'What is wrong', also: ['faults', 'fault finder'] },
   { path: 'almanac/which-solvent', name: 'Which solvent', also: ['solvents'] },
   { path: 'almanac/yields', name: 'Yields', also: [] },

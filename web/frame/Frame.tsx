@@ -22,6 +22,7 @@ const PLACES = [
   { path: 'melt', name: 'Melt', key: 'm' },
   { path: 'stores', name: 'Stores', key: 'c' },
   { path: 'almanac', name: 'Almanac', key: 'a' },
+  { path: 'practice', name: 'Practice', key: 'r' },
   { path: 'house', name: 'House', key: 'h' },
 ]
 

@@ -16,8 +16,8 @@ export function EmptyPlace({
   says: string
   action: string
   to: string
-  /** Another way to begin. */
-  also?: { name: string; to: string }
+  /** Other ways to begin. */
+  also?: { name: string; to: string }[]
   children: ReactNode
 }) {
   return (
@@ -28,11 +28,11 @@ export function EmptyPlace({
       <ButtonLink look="strong" to={to} className="self-start">
         {action}
       </ButtonLink>
-      {also ? (
-        <Link to={also.to} className="flex min-h-11 items-center self-start font-semibold underline">
-          {also.name}
+      {also?.map((way) => (
+        <Link key={way.to} to={way.to} className="flex min-h-11 items-center self-start font-semibold underline">
+          {way.name}
         </Link>
-      ) : null}
+      ))}
     </div>
   )
 }

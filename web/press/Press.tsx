@@ -46,7 +46,7 @@ export default function Press() {
       {batch ? (
         <AtPress id={batch} />
       ) : (
-        <div className="flex flex-col gap-3">
+        <div className="max-lg:order-first flex flex-col gap-3">
           {groups.length > 0 ? (
             <>
               <h1 className="text-3xl">Press</h1>

@@ -28,7 +28,7 @@ export default function Shelf() {
         says="Every jar you start stands here, with its level and its days, until it is strained; then its bottles."
         action="Plan a first jar"
         to={`/h/${house}/bench`}
-        also={{ name: 'Say what is here already', to: `/h/${house}/first` }}
+        also={[{ name: 'Say what is here already', to: `/h/${house}/first` }]}
       >
         <EmptyBoard />
       </EmptyPlace>

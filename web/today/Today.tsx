@@ -60,7 +60,10 @@ export default function Today() {
         says="Plan a first jar: what is to be done stands here then, by where you stand to do it, and when."
         action="Plan at the bench"
         to={`/h/${house}/bench`}
-        also={{ name: 'Say what is here already', to: `/h/${house}/first` }}
+        also={[
+          { name: 'Say what is here already', to: `/h/${house}/first` },
+          { name: 'Practise on a made-up jar first', to: `/h/${house}/practice` },
+        ]}
       >
         <ul className="border-line grid gap-x-8 gap-y-4 border-t pt-5 sm:grid-cols-2 lg:grid-cols-4">
           {COMES.map((place) => (

@@ -73,6 +73,7 @@ final class Document
         'Stores' => ['Stores', 'Lots and what became of them.'],
         'Almanac' => ['Almanac', 'What is known, with its sources.'],
         'Own' => ['Almanac', ''],
+        'Practice' => ['Practice', 'Made-up jars to learn on; nothing is kept.'],
         'House' => ['House', 'Settings, jars and bottles; everything out and in.'],
         'People' => ['House', ''],
         'Transfers' => ['House', ''],

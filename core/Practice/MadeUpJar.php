@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Practice;
+
+use Kettle\Diary\Availability;
+use Kettle\Material\Cupboard;
+use Kettle\Material\Row;
+use Kettle\Recipe\Kitchen;
+use Kettle\Recipe\KitchenReader;
+use Kettle\Recipe\Plan;
+use Kettle\Recipe\Planning;
+use Kettle\Warmth\Band;
+use Kettle\Warmth\WarmHours;
+
+/**
+ * A jar that nobody has: made up of data/practice.json, the same for a number every time, and planned as a real one is.
+ * Nothing of a house goes into it but how its cook measures and reads a thermometer.
+ */
+final readonly class MadeUpJar
+{
+    /** When somebody is up who practises: no house is away from a jar that is not there. */
+    private const UP = ['07:00', '22:30'];
+
+    /**
+     * @param  int  $number from 1
+     * @param  int  $of how many there are
+     * @param  Plan  $plan by a way of warmth, begun now
+     * @param  Plan  $onTheShelf the same herb and oil cold, for a day it is wanted
+     * @param  list<array{int, float}>  $evening moments in seconds from when it was switched on, and degrees C
+     * @param  list<string>  $signs ids of what is seen in a bottle of it later: data/faults.json
+     */
+    private function __construct(
+        public int $number,
+        public int $of,
+        public Plan $plan,
+        public Plan $onTheShelf,
+        public array $evening,
+        public array $signs,
+        public Kitchen $kitchen,
+    ) {}
+
+    /** @throws PracticeException when there is none of that number */
+    public static function of(int $number, Planning $planning, Kitchen $own): self
+    {
+        $table = $own->cupboard()->tables()->table('practice');
+        $jars = array_values($table->rows('jars'));
+        $oils = array_values($table->numbers('oil_ml'));
+        $days = array_values($table->numbers('days'));
+        $evenings = array_values($table->rows('evenings'));
+        $seen = array_values($table->rows('seen'));
+        // The one goes round while the other does: they have no number in common, so that each jar comes with each amount.
+        $count = count($jars) * count($oils);
+        if ($number < 1 || $number > $count) {
+            throw PracticeException::noSuchJar($number, $count);
+        }
+        $kitchen = self::kitchen($own);
+        $nth = $number - 1;
+        $jar = $jars[$nth % count($jars)];
+        $wish = [
+            'herb' => ['id' => $jar->text('herb'), 'state' => 'dried'],
+            'oils' => [$jar->text('oil')],
+            'oil_amount' => $oils[$nth % count($oils)].' mL',
+            'ratio' => $jar->text('ratio'),
+        ];
+        $plan = $planning->plan($wish + ['method' => $jar->text('method')], $kitchen);
+        $wanted = $kitchen->now->modify('+'.(int) $days[$nth % count($days)].' days')->format('Y-m-d');
+        $target = (float) $plan->wish->variant->targetC;
+
+        return new self(
+            $number,
+            $count,
+            $plan,
+            $planning->plan($wish + ['method' => 'cold', 'ready_by' => $wanted], $kitchen),
+            self::evening($evenings[$nth % count($evenings)], $target),
+            $seen[$nth % count($seen)]->texts('signs'),
+            $kitchen,
+        );
+    }
+
+    /** What it is held in: a bit under its target, up to the ceiling nobody should reach. */
+    public function band(): Band
+    {
+        $school = $this->plan->wish->variant;
+
+        return Band::about((float) $school->targetC, (float) $school->ceilingC);
+    }
+
+    public function warmHours(): WarmHours
+    {
+        return WarmHours::over($this->evening, $this->band());
+    }
+
+    /** The cook's own measures, and else what ships. */
+    private static function kitchen(Kitchen $own): Kitchen
+    {
+        return new Kitchen(
+            $own->now,
+            Availability::between(...self::UP),
+            $own->custom,
+            $own->dropsPerMl,
+            KitchenReader::shippedJars($own->cupboard()->tables()),
+            new Cupboard($own->cupboard()->tables()),
+            $own->fahrenheit,
+        );
+    }
+
+    /** @return list<array{int, float}> */
+    private static function evening(Row $evening, float $target): array
+    {
+        return array_values(
+            array_map(
+                fn (Row $reading) => [60 * (int) $reading->number('after'), $target + $reading->number('celsius')],
+                $evening->rows('readings'),
+            ),
+        );
+    }
+}
