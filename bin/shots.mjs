@@ -114,10 +114,12 @@ const steps = {
     await page.getByRole('link', { name: 'Follow it' }).click()
     await page.getByText('Should it have turned').waitFor()
   },
-  async card(page, house) {
-    await steps.bench(page, house)
-    await page.goto(house + '/bench/card')
-    await page.getByText('bone-dry').first().waitFor()
+  async practice(page, house) {
+    await page.goto(house + '/practice/7')
+    await page.getByRole('button', { name: 'Something is wrong' }).click()
+    await page.getByRole('radio').nth(2).check()
+    await page.getByRole('button', { name: 'Say so' }).click()
+    await page.getByText('Not so.').waitFor()
   },
 }
 

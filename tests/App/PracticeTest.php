@@ -35,7 +35,8 @@ it('gives a made-up jar and judges what is said of it, and keeps nothing', funct
     expect([$said['verdict'], $said['is'], $said['slip']])
         ->toBe(['right', '60 g of herb.', ''])
         ->and(implode(' ', array_column($said['why'], 'says')))
-        ->toContain('300 mL of oil at 1:5');
+        ->toContain('300 mL of oil at 1:5')
+        ->not->toContain('You chose');
     $this->atHouse('POST', '/practice/1/wrong', ['answer' => 'keep'])
         ->assertOk()
         ->assertJsonPath('verdict', 'wrong')

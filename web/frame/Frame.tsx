@@ -64,7 +64,7 @@ function Places({ base }: { base: string }) {
   return (
     <nav
       aria-label="Places"
-      className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 border-t-[3px] lg:static lg:border-0"
+      className="bg-plate border-rim fixed inset-x-0 bottom-0 z-20 border-t-[3px] lg:static lg:shrink-0 lg:border-0"
     >
       <div className="flex max-sm:flex-wrap-reverse lg:justify-start">
         {PLACES.map((place) => (
@@ -74,7 +74,7 @@ function Places({ base }: { base: string }) {
             aria-keyshortcuts={place.key}
             aria-current={place === at ? (location.pathname === `${base}/${place.path}` ? 'page' : 'true') : undefined}
             className={[
-              'flex min-h-12 shrink-0 items-center max-lg:justify-center max-sm:min-w-0 max-sm:basis-1/5 sm:max-lg:grow lg:px-3.5',
+              'flex min-h-12 shrink-0 items-center max-lg:justify-center max-sm:min-w-0 max-sm:basis-1/5 sm:max-lg:grow lg:px-2.5 2xl:px-3.5',
               place.thumb ? 'max-sm:order-first' : more ? 'max-sm:border-line max-sm:border-b' : 'max-sm:hidden',
               place === at ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
             ].join(' ')}
@@ -156,11 +156,11 @@ export function Frame() {
           Warm Kettle
         </Link>
         <Places base={base} />
-        <div className="ms-auto flex items-center gap-1">
-          <button type="button" className="min-h-11 px-3" onClick={() => setFinding(true)} aria-keyshortcuts="/">
+        <div className="ms-auto flex min-w-0 items-center gap-1">
+          <button type="button" className="min-h-11 shrink-0 px-3" onClick={() => setFinding(true)} aria-keyshortcuts="/">
             Find<span className="text-soft max-sm:hidden"> /</span>
           </button>
-          <Link to={`${base}/house`} className="text-soft flex min-h-11 items-center px-2">
+          <Link to={`${base}/house`} className="text-soft flex min-h-11 min-w-0 items-center px-2">
             <span className="max-w-36 truncate sm:max-lg:max-w-80 xl:max-w-60">{current.name}</span>
           </Link>
         </div>

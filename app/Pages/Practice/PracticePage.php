@@ -65,7 +65,13 @@ final readonly class PracticePage
         $reasons = $judged->figure === null ? [] : $this->planning->figure($judged->figure, $jar->kitchen)['reasons'] ?? [];
         $why = array_map(fn (Said $each) => new PracticeReason($words->of($each), ''), $judged->why);
         foreach (is_array($reasons) ? $reasons : [] as $reason) {
-            if (is_array($reason) && is_string($reason['says'] ?? null) && is_string($reason['source'] ?? null)) {
+            // What was given with the jar is no reason to whoever has just read it.
+            if (
+                is_array($reason) &&
+                ($reason['standing'] ?? '') !== 'given' &&
+                is_string($reason['says'] ?? null) &&
+                is_string($reason['source'] ?? null)
+            ) {
                 $why[] = new PracticeReason($reason['says'], $reason['source']);
             }
         }
