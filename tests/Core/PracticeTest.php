@@ -164,6 +164,20 @@ it('judges what is typed', function (string $task, string $answer, string $verdi
     ],
 ]);
 
+it('takes a careful day for near, and a later one for wrong', function (int $number, array $verdicts) {
+    $days = array_keys(asked($number)['until']['choices']);
+    expect(array_map(fn (string $day) => practised($number, 'until', $day)->verdict, $days))->toBe($verdicts);
+})->with([
+    'one of each' => [1, ['near', 'right', 'wrong']],
+    'both too late' => [3, ['right', 'wrong', 'wrong']],
+]);
+
+it('says that herb keeps some of the oil, however little of it there is', function () {
+    // A gram to 10 mL: 300 mL less 30 g at 1.2 mL and 5 mL in the cloth is 259 mL, and 300 is a seventh more.
+    $judged = practised(56, 'strained', '300 mL');
+    expect([$judged->verdict, $judged->slip?->code])->toBe(['wrong', 'practice.strained.slip']);
+});
+
 it('throws mould away, whatever it grows on', function () {
     // Common practice, no source: what has fur is thrown away whole, herb and oil.
     expect(asked(2)['wrong']['tells'])
