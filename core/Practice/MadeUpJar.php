@@ -29,6 +29,7 @@ final readonly class MadeUpJar
      * @param  Plan  $plan by a way of warmth, begun now
      * @param  Plan  $onTheShelf the same herb and oil cold, for a day it is wanted
      * @param  list<array{int, float}>  $evening moments in seconds from when it was switched on, and degrees C
+     * @param  string  $fresh id of a herb that somebody wants fresh in oil, for the table
      * @param  list<string>  $signs ids of what is seen in a bottle of it later: data/faults.json
      */
     private function __construct(
@@ -38,6 +39,7 @@ final readonly class MadeUpJar
         public Plan $onTheShelf,
         public array $evening,
         public array $signs,
+        public string $fresh,
         public Kitchen $kitchen,
     ) {}
 
@@ -50,6 +52,7 @@ final readonly class MadeUpJar
         $days = array_values($table->numbers('days'));
         $evenings = array_values($table->rows('evenings'));
         $seen = array_values($table->rows('seen'));
+        $fresh = $table->texts('fresh');
         // The one goes round while the other does: they have no number in common, so that each jar comes with each amount.
         $count = count($jars) * count($oils);
         if ($number < 1 || $number > $count) {
@@ -75,6 +78,7 @@ final readonly class MadeUpJar
             $planning->plan($wish + ['method' => 'cold', 'ready_by' => $wanted], $kitchen),
             self::evening($evenings[$nth % count($evenings)], $target),
             $seen[$nth % count($seen)]->texts('signs'),
+            $fresh[$nth % count($fresh)],
             $kitchen,
         );
     }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Kettle\Practice;
 
+use Kettle\Caution\ColdStorage;
 use Kettle\Fault\FaultFinder;
 use Kettle\Material\Row;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Figure;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
+use Kettle\Recipe\Planning;
+use Kettle\Recipe\WishException;
 use Kettle\Vessel\Jar;
 use Kettle\Warmth\ByEye;
 
@@ -34,7 +37,7 @@ final readonly class Tasks
     /** What is said of a choice that stands before the right one, smaller or sooner, and of one after it. */
     private const BESIDE = ['jar' => ['wrong', 'near'], 'until' => ['near', 'wrong'], 'start' => ['near', 'wrong']];
 
-    public function __construct(private MadeUpJar $jar, private FaultFinder $faults) {}
+    public function __construct(private MadeUpJar $jar, private FaultFinder $faults, private Planning $planning) {}
 
     /** @return list<Task> in the order of the work */
     public function all(): array
@@ -104,6 +107,7 @@ final readonly class Tasks
 
         return match ($id) {
             'herb' => $given + ['ratio' => round($plan->amounts->oilMl / $plan->amounts->herbG, 1)],
+            'kitchen' => ['herb' => ['herb' => $this->jar->fresh]],
             'wrong' => ['signs' => ['all' => array_map(fn (string $sign) => ['sign' => $sign], $this->jar->signs)]],
             'until' => $given + ['day' => ['day' => $plan->timetable->strainAt->format('Y-m-d')]],
             'start' => $given + ['day' => ['weekday' => $shelf->timetable->readyDay()->format('Y-m-d')]],
@@ -117,6 +121,11 @@ final readonly class Tasks
         return match ($id) {
             'jar' => array_map(fn (Jar $jar) => Said::asItStood($jar->called), $this->jars()),
             'wrong' => array_combine(self::KEEPS, array_map(fn (string $keep) => Said::of("practice.wrong.{$keep}"), self::KEEPS)),
+            'kitchen' => [
+                'shelf' => Said::of('practice.kitchen.shelf'),
+                'cold' => Said::of('practice.kitchen.cold', self::coldest()),
+                'smelled' => Said::of('practice.kitchen.smelled'),
+            ],
             'until', 'start' => array_map(fn (string $day) => Said::just(['day' => $day]), $this->days($id)),
             default => [],
         };
@@ -248,6 +257,9 @@ final readonly class Tasks
         if ($id === 'wrong') {
             return $this->found($answer);
         }
+        if ($id === 'kitchen') {
+            return $this->kept($answer);
+        }
         [$right, $figure] = match ($id) {
             'jar' => [$this->jar->plan->amounts->jar->id, $this->figure('cover')],
             'until' => [$this->figure('best_before')->text(), $this->figure('best_before')],
@@ -282,6 +294,32 @@ final readonly class Tasks
             null,
             [Said::asItStood($cause['test']), Said::asItStood($cause['do'])],
         );
+    }
+
+    /** Fresh herb under oil to be eaten: why it is not kept on a shelf is said as the Bench refuses it. */
+    private function kept(string $answer): Judged
+    {
+        $wish = ['herb' => ['id' => $this->jar->fresh, 'state' => 'fresh'], 'oils' => ['olive'], 'oil_amount' => '200 mL'];
+        try {
+            $this->planning->plan([...$wish, 'purpose' => 'kitchen', 'kept' => ColdStorage::SHELF], $this->jar->kitchen);
+            $refused = '';
+        } catch (WishException $no) {
+            $refused = $no->getMessage();
+        }
+
+        return new Judged(
+            $answer === 'cold' ? 'right' : 'wrong',
+            Said::of('practice.kitchen.is', self::coldest()),
+            $answer === 'smelled' ? Said::of('practice.kitchen.slip') : null,
+            null,
+            [Said::asItStood($refused)],
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function coldest(): array
+    {
+        return ['days' => ['count' => ColdStorage::DAYS], 'cold' => ['C' => ColdStorage::CELSIUS]];
     }
 
     private static function off(float $answer, float $is): float

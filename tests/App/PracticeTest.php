@@ -24,6 +24,7 @@ it('gives a made-up jar and judges what is said of it, and keeps nothing', funct
             'hours' => 'h',
             'strained' => 'mL',
             'wrong' => '',
+            'kitchen' => '',
             'until' => '',
             'start' => '',
         ])

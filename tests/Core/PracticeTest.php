@@ -22,14 +22,14 @@ function madeUp(int $number, array $house = []): MadeUpJar
 
 function practised(int $number, string $task, string $answer): Judged
 {
-    return (new Tasks(madeUp($number), new FaultFinder(Tables::shipped())))->judge($task, $answer);
+    return (new Tasks(madeUp($number), new FaultFinder(Tables::shipped()), Support::planning()))->judge($task, $answer);
 }
 
 /** @return array<string, array{tells: string, choices: array<string, string>}> by task, as a plain kitchen has it */
 function asked(int $number): array
 {
     $asked = [];
-    foreach ((new Tasks(madeUp($number), new FaultFinder(Tables::shipped())))->all() as $task) {
+    foreach ((new Tasks(madeUp($number), new FaultFinder(Tables::shipped()), Support::planning()))->all() as $task) {
         $asked[$task->id] = [
             'tells' => Support::said($task->tells),
             'choices' => array_map(Support::said(...), array_column($task->choices, 'says', 'id')),
@@ -42,7 +42,7 @@ function asked(int $number): array
 it('asks for one thing after another, as the work goes', function () {
     $asked = asked(1);
     expect(array_keys($asked))
-        ->toBe(['herb', 'oil', 'jar', 'warmth', 'hours', 'strained', 'wrong', 'until', 'start'])
+        ->toBe(['herb', 'oil', 'jar', 'warmth', 'hours', 'strained', 'wrong', 'kitchen', 'until', 'start'])
         ->and($asked['herb']['tells'])
         ->toBe('300 mL of sunflower oil is to go on dried marshmallow root, a gram to each 5 mL.')
         ->and($asked['jar']['choices'])
@@ -178,6 +178,25 @@ it('says that herb keeps some of the oil, however little of it there is', functi
     expect([$judged->verdict, $judged->slip?->code])->toBe(['wrong', 'practice.strained.slip']);
 });
 
+it('keeps nothing fresh under oil on a shelf to be eaten', function () {
+    // National Center for Home Food Preservation, garlic and herbs in oil, from memory: refrigerated, four days at the most.
+    // Clostridium botulinum toxin has neither smell nor taste: WHO, Botulism fact sheet, from memory.
+    foreach ([1 => 'garlic', 2 => 'basil', 4 => 'chilli'] as $number => $plant) {
+        expect(asked($number)['kitchen']['tells'])->toBe("Somebody wants fresh {$plant} in oil, to be eaten.");
+        $shelf = practised($number, 'kitchen', 'shelf');
+        expect([$shelf->verdict, Support::said($shelf->is), Support::said($shelf->why[0])])
+            ->toBe([
+                'wrong',
+                'At 4 °C or colder, and thrown away after four days; or it is dried first.',
+                'Fresh herb under oil is not kept for the kitchen on a shelf. Dry it until it snaps, keep it cold for four days, or sour it where a tested way is known. Without air the spores on it can grow and make botulinum toxin, and no warmth of a kitchen kills them. Source: National Center for Home Food Preservation, on garlic, herbs and vegetables in oil (from memory); local rules come first.',
+            ])
+            ->and(practised($number, 'kitchen', 'cold')->verdict)
+            ->toBe('right')
+            ->and(practised($number, 'kitchen', 'smelled')->verdict)
+            ->toBe('wrong');
+    }
+});
+
 it('throws mould away, whatever it grows on', function () {
     // Common practice, no source: what has fur is thrown away whole, herb and oil.
     expect(asked(2)['wrong']['tells'])
@@ -242,7 +261,7 @@ it('refuses what there is not, and what cannot be read, at its field', function 
 it('is the same whatever a house has, but for how its cook measures', function () {
     $own = ['own' => [['kind' => 'oil', 'name' => 'wick oil', 'like' => 'olive']], 'things' => [], 'measures' => 'imperial'];
     expect(madeUp(7, $own)->plan->amounts->herbG)->toBe(madeUp(7)->plan->amounts->herbG);
-    $imperial = new Tasks(madeUp(1, $own), new FaultFinder(Tables::shipped()));
+    $imperial = new Tasks(madeUp(1, $own), new FaultFinder(Tables::shipped()), Support::planning());
     // An imperial pint is 568.261 mL (Weights and Measures Act 1985): two fifths of it are 227 mL.
     expect($imperial->judge('strained', '2/5 pint')->verdict)
         ->toBe('right')

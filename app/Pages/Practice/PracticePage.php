@@ -101,7 +101,7 @@ final readonly class PracticePage
 
     private function tasks(MadeUpJar $jar): Tasks
     {
-        return new Tasks($jar, new FaultFinder($this->planning->tables()));
+        return new Tasks($jar, new FaultFinder($this->planning->tables()), $this->planning);
     }
 
     private function task(Task $task, MadeUpJar $jar, Words $words): PracticeTask
