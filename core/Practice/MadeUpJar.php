@@ -7,6 +7,9 @@ namespace Kettle\Practice;
 use Kettle\Diary\Availability;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Row;
+use Kettle\Melt\House;
+use Kettle\Melt\Melting;
+use Kettle\Melt\ProductPlan;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
@@ -28,6 +31,7 @@ final readonly class MadeUpJar
      * @param  int  $of how many there are
      * @param  Plan  $plan by a way of warmth, begun now
      * @param  Plan  $onTheShelf the same herb and oil cold, for a day it is wanted
+     * @param  ProductPlan  $salve of what is strained, with beeswax
      * @param  list<array{int, float}>  $evening moments in seconds from when it was switched on, and degrees C
      * @param  string  $fresh id of a herb that somebody wants fresh in oil, for the table
      * @param  list<string>  $signs ids of what is seen in a bottle of it later: data/faults.json
@@ -37,6 +41,7 @@ final readonly class MadeUpJar
         public int $of,
         public Plan $plan,
         public Plan $onTheShelf,
+        public ProductPlan $salve,
         public array $evening,
         public array $signs,
         public string $fresh,
@@ -70,17 +75,26 @@ final readonly class MadeUpJar
         $plan = $planning->plan($wish + ['method' => $jar->text('method')], $kitchen);
         $wanted = $kitchen->now->modify('+'.(int) $days[$nth % count($days)].' days')->format('Y-m-d');
         $target = (float) $plan->wish->variant->targetC;
+        $strained = self::strainedMl($plan).' mL';
+        $salve = ['product' => 'salve', 'oils' => [['id' => $jar->text('oil'), 'amount' => $strained]]];
 
         return new self(
             $number,
             $count,
             $plan,
             $planning->plan($wish + ['method' => 'cold', 'ready_by' => $wanted], $kitchen),
+            (new Melting($own->cupboard()->tables()))->plan($salve, new House($kitchen)),
             self::evening($evenings[$nth % count($evenings)], $target),
             $seen[$nth % count($seen)]->texts('signs'),
             $fresh[$nth % count($fresh)],
             $kitchen,
         );
+    }
+
+    /** What is measured of it in a jug, mL: ten more or less. */
+    public static function strainedMl(Plan $plan): float
+    {
+        return round($plan->figures['yield_volume']->number(), -1);
     }
 
     /** What it is held in: a bit under its target, up to the ceiling nobody should reach. */

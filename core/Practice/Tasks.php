@@ -107,6 +107,11 @@ final readonly class Tasks
 
         return match ($id) {
             'herb' => $given + ['ratio' => round($plan->amounts->oilMl / $plan->amounts->herbG, 1)],
+            'salve' => [
+                'volume' => ['mL' => MadeUpJar::strainedMl($plan)],
+                'mass' => ['g' => $this->meltedG()],
+                'share' => ['share' => $this->jar->salve->figures['wax_share']->number()],
+            ],
             'kitchen' => ['herb' => ['herb' => $this->jar->fresh]],
             'wrong' => ['signs' => ['all' => array_map(fn (string $sign) => ['sign' => $sign], $this->jar->signs)]],
             'until' => $given + ['day' => ['day' => $plan->timetable->strainAt->format('Y-m-d')]],
@@ -172,12 +177,24 @@ final readonly class Tasks
         return RefusedException::at('answer', fn () => $this->jar->kitchen->reader()->read($answer, $kind, $unit)->value);
     }
 
-    /** Of herb or of oil: held against one figure, and against what comes of weighing millilitres, or by the other school. */
+    /** g of the oil that is melted into a salve */
+    private function meltedG(): float
+    {
+        return MadeUpJar::strainedMl($this->jar->plan) * $this->density();
+    }
+
+    /** Of herb, of oil or of wax: held against one figure, and against what comes of a slip, or by the other school. */
     private function weighed(Row $row, float $grams): Judged
     {
         $id = $row->text('id');
-        $figure = $this->figure("{$id}_mass");
-        $other = $id === 'herb' ? $figure->number() * $this->density() : $this->jar->plan->amounts->oilMl;
+        [$figure, $other] = match ($id) {
+            // A gram to so many grams of oil.
+            'herb' => [($herb = $this->figure('herb_mass')), $herb->number() * $this->density()],
+            // As if it were water.
+            'oil' => [$this->figure('oil_mass'), $this->jar->plan->amounts->oilMl],
+            // A share of the oil, and not of the whole.
+            default => [$this->jar->salve->figures['wax_mass'], $this->jar->salve->figures['wax_share']->number() * $this->meltedG()],
+        };
         $slip = self::off($grams, $other) <= self::SAME ? Said::of("practice.{$id}.slip") : null;
         $verdict = self::verdict(self::off($grams, $figure->number()), $row);
 

@@ -77,7 +77,7 @@ await page.waitForURL(/today/)
 const house = page.url().replace(/\/today.*/, '')
 await page.goto(`${house}/shelf`)
 const jar = await page.locator('a[href*="/batch/"]').first().getAttribute('href')
-for (const place of ['today', 'bench', 'shelf', 'stove', 'press', 'stores', 'almanac', 'house', 'diary', 'recipes']) {
+for (const place of ['today', 'bench', 'shelf', 'stove', 'press', 'stores', 'almanac', 'practice', 'house', 'diary', 'recipes']) {
   await view(place, `${house}/${place}`)
 }
 await view('batch', new URL(jar, base).href)

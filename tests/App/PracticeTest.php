@@ -25,6 +25,7 @@ it('gives a made-up jar and judges what is said of it, and keeps nothing', funct
             'strained' => 'mL',
             'wrong' => '',
             'kitchen' => '',
+            'salve' => 'g',
             'until' => '',
             'start' => '',
         ])

@@ -104,7 +104,7 @@ const ARROWS = [
     'Making' => ['Reason', 'Time', 'Measure', 'Material', 'Recipe', 'Melt', 'Batch'],
     'Boiling' => ['Reason', 'Time', 'Material', 'Diary', 'Decoction', 'Batch'],
     'Trace' => ['Reason'],
-    'Practice' => ['Reason', 'Measure', 'Material', 'Vessel', 'Warmth', 'Diary', 'Caution', 'Fault', 'Recipe'],
+    'Practice' => ['Reason', 'Measure', 'Material', 'Vessel', 'Warmth', 'Diary', 'Caution', 'Fault', 'Recipe', 'Melt'],
     'Ask' => [
         'Reason',
         'Time',

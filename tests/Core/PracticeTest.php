@@ -17,7 +17,9 @@ require_once __DIR__.'/Support.php';
 
 function madeUp(int $number, array $house = []): MadeUpJar
 {
-    return MadeUpJar::of($number, Support::planning(), Support::kitchen($house));
+    static $made = [];
+
+    return $made[$number.json_encode($house)] ??= MadeUpJar::of($number, Support::planning(), Support::kitchen($house));
 }
 
 function practised(int $number, string $task, string $answer): Judged
@@ -42,7 +44,7 @@ function asked(int $number): array
 it('asks for one thing after another, as the work goes', function () {
     $asked = asked(1);
     expect(array_keys($asked))
-        ->toBe(['herb', 'oil', 'jar', 'warmth', 'hours', 'strained', 'wrong', 'kitchen', 'until', 'start'])
+        ->toBe(['herb', 'oil', 'jar', 'warmth', 'hours', 'strained', 'wrong', 'kitchen', 'salve', 'until', 'start'])
         ->and($asked['herb']['tells'])
         ->toBe('300 mL of sunflower oil is to go on dried marshmallow root, a gram to each 5 mL.')
         ->and($asked['jar']['choices'])
@@ -120,6 +122,15 @@ it('judges what is typed', function (string $task, string $answer, string $verdi
         'wrong',
         'About 223 mL, mostly 188 mL to 258 mL.',
         'The herb keeps some of it, and the cloth, however hard it is squeezed.',
+    ],
+    // 220 mL of sunflower oil weigh 202.4 g, which are 82 of a hundred; 18 of them are 44.4 g. Of the oil alone, 36.4 g.
+    'wax' => ['salve', '44 g', 'right', '44 g of beeswax.', ''],
+    'a share of the oil' => [
+        'salve',
+        '36.4 g',
+        'wrong',
+        '44 g of beeswax.',
+        'That is so much of the oil. Of the whole is meant: the oil is what is left of a hundred.',
     ],
     'the jar' => ['jar', '473', 'right', 'The pint jar.', ''],
     'too small a jar' => [
