@@ -33,7 +33,7 @@ final readonly class MadeUpJar
      * @param  Plan  $onTheShelf the same herb and oil cold, for a day it is wanted
      * @param  ProductPlan  $salve of what is strained, with beeswax
      * @param  list<array{int, float}>  $evening moments in seconds from when it was switched on, and degrees C
-     * @param  string  $fresh id of a herb that somebody wants fresh in oil, for the table
+     * @param  array{herb: array{id: string, state: string}, oils: list<string>, oil_amount: string, purpose: string}  $fresh the wish of somebody who wants fresh herb in oil, for the table
      * @param  list<string>  $signs ids of what is seen in a bottle of it later: data/faults.json
      */
     private function __construct(
@@ -44,7 +44,7 @@ final readonly class MadeUpJar
         public ProductPlan $salve,
         public array $evening,
         public array $signs,
-        public string $fresh,
+        public array $fresh,
         public Kitchen $kitchen,
     ) {}
 
@@ -76,17 +76,22 @@ final readonly class MadeUpJar
         $wanted = $kitchen->now->modify('+'.(int) $days[$nth % count($days)].' days')->format('Y-m-d');
         $target = (float) $plan->wish->variant->targetC;
         $strained = self::strainedMl($plan).' mL';
-        $salve = ['product' => 'salve', 'oils' => [['id' => $jar->text('oil'), 'amount' => $strained]]];
+        $salve = ['product' => $table->text('product'), 'oils' => [['id' => $jar->text('oil'), 'amount' => $strained]]];
 
         return new self(
             $number,
             $count,
             $plan,
-            $planning->plan($wish + ['method' => 'cold', 'ready_by' => $wanted], $kitchen),
+            $planning->plan($wish + ['method' => $table->text('on_the_shelf'), 'ready_by' => $wanted], $kitchen),
             (new Melting($own->cupboard()->tables()))->plan($salve, new House($kitchen)),
             self::evening($evenings[$nth % count($evenings)], $target),
             $seen[$nth % count($seen)]->texts('signs'),
-            $fresh[$nth % count($fresh)],
+            [
+                'herb' => ['id' => $fresh[$nth % count($fresh)], 'state' => 'fresh'],
+                'oils' => [$table->text('table_oil')],
+                'oil_amount' => $wish['oil_amount'],
+                'purpose' => 'kitchen',
+            ],
             $kitchen,
         );
     }
@@ -103,6 +108,11 @@ final readonly class MadeUpJar
         $school = $this->plan->wish->variant;
 
         return Band::about((float) $school->targetC, (float) $school->ceilingC);
+    }
+
+    public function freshHerb(): string
+    {
+        return $this->fresh['herb']['id'];
     }
 
     public function warmHours(): WarmHours

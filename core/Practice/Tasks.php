@@ -112,7 +112,7 @@ final readonly class Tasks
                 'mass' => ['g' => $this->meltedG()],
                 'share' => ['share' => $this->jar->salve->figures['wax_share']->number()],
             ],
-            'kitchen' => ['herb' => ['herb' => $this->jar->fresh]],
+            'kitchen' => ['herb' => ['herb' => $this->jar->freshHerb()]],
             'wrong' => ['signs' => ['all' => array_map(fn (string $sign) => ['sign' => $sign], $this->jar->signs)]],
             'until' => $given + ['day' => ['day' => $plan->timetable->strainAt->format('Y-m-d')]],
             'start' => $given + ['day' => ['weekday' => $shelf->timetable->readyDay()->format('Y-m-d')]],
@@ -316,9 +316,8 @@ final readonly class Tasks
     /** Fresh herb under oil to be eaten: why it is not kept on a shelf is said as the Bench refuses it. */
     private function kept(string $answer): Judged
     {
-        $wish = ['herb' => ['id' => $this->jar->fresh, 'state' => 'fresh'], 'oils' => ['olive'], 'oil_amount' => '200 mL'];
         try {
-            $this->planning->plan([...$wish, 'purpose' => 'kitchen', 'kept' => ColdStorage::SHELF], $this->jar->kitchen);
+            $this->planning->plan(['kept' => ColdStorage::SHELF] + $this->jar->fresh, $this->jar->kitchen);
             $refused = '';
         } catch (WishException $no) {
             $refused = $no->getMessage();

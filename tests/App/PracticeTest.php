@@ -59,6 +59,9 @@ it('is in the cook’s own degrees', function () {
         ->assertOk()
         ->assertJsonPath('verdict', 'right')
         ->assertJsonPath('is', 'About 120 °F, and never over 140 °F.');
+    // The oil is weighed at 20 °C.
+    $why = $this->atHouse('POST', '/practice/1/oil', ['answer' => '276 g'])->json('why.0.says');
+    expect($why)->toContain('68 °F')->not->toContain('°C');
 });
 
 it('says what it cannot read at its field, and what there is not', function () {

@@ -63,7 +63,7 @@ final readonly class PracticePage
         $judged = self::found(fn () => $this->tasks($jar)->judge($task, $answer));
         $words = $this->kitchens->words();
         $reasons = $judged->figure === null ? [] : $this->planning->figure($judged->figure, $jar->kitchen)['reasons'] ?? [];
-        $why = array_map(fn (Said $each) => new PracticeReason($words->of($each), ''), $judged->why);
+        $why = array_map(fn (Said $each) => new PracticeReason($jar->kitchen->inDegrees($words->of($each)), ''), $judged->why);
         foreach (is_array($reasons) ? $reasons : [] as $reason) {
             // What was given with the jar is no reason to whoever has just read it.
             if (
@@ -72,7 +72,7 @@ final readonly class PracticePage
                 is_string($reason['says'] ?? null) &&
                 is_string($reason['source'] ?? null)
             ) {
-                $why[] = new PracticeReason($reason['says'], $reason['source']);
+                $why[] = new PracticeReason($jar->kitchen->inDegrees($reason['says']), $reason['source']);
             }
         }
 
