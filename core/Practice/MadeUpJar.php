@@ -33,7 +33,7 @@ final readonly class MadeUpJar
      * @param  Plan  $onTheShelf the same herb and oil cold, for a day it is wanted
      * @param  ProductPlan  $salve of what is strained, with beeswax
      * @param  list<array{int, float}>  $evening moments in seconds from when it was switched on, and degrees C
-     * @param  array{herb: array{id: string, state: string}, oils: list<string>, oil_amount: string, purpose: string}  $fresh the wish of somebody who wants fresh herb in oil, for the table
+     * @param  array{herb: array{id: string, state: string}, ...}  $fresh the wish of somebody who wants fresh herb in oil, to be eaten
      * @param  list<string>  $signs ids of what is seen in a bottle of it later: data/faults.json
      */
     private function __construct(

@@ -199,7 +199,10 @@ it('keeps nothing fresh under oil on a shelf to be eaten', function () {
             ->toBe([
                 'wrong',
                 'At 4 °C or colder, and thrown away after four days; or it is dried first.',
-                'Fresh herb under oil is not kept for the kitchen on a shelf. Dry it until it snaps, keep it cold for four days, or sour it where a tested way is known. Without air the spores on it can grow and make botulinum toxin, and no warmth of a kitchen kills them. Source: National Center for Home Food Preservation, on garlic, herbs and vegetables in oil (from memory); local rules come first.',
+                'Fresh herb under oil is not kept for the kitchen on a shelf. Dry it until it snaps, keep it cold for four days, '.
+                'or sour it where a tested way is known. Without air the spores on it can grow and make botulinum toxin, and no '.
+                'warmth of a kitchen kills them. Source: National Center for '.
+                'Home Food Preservation, on garlic, herbs and vegetables in oil (from memory); local rules come first.',
             ])
             ->and(practised($number, 'kitchen', 'cold')->verdict)
             ->toBe('right')

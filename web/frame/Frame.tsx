@@ -74,7 +74,8 @@ function Places({ base }: { base: string }) {
             aria-keyshortcuts={place.key}
             aria-current={place === at ? (location.pathname === `${base}/${place.path}` ? 'page' : 'true') : undefined}
             className={[
-              'flex min-h-12 shrink-0 items-center max-lg:justify-center max-sm:min-w-0 max-sm:basis-1/5 sm:max-lg:grow lg:px-2.5 2xl:px-3.5',
+              'flex min-h-12 shrink-0 items-center max-lg:justify-center max-sm:min-w-0 max-sm:basis-1/5',
+              'sm:max-lg:grow lg:px-2.5 2xl:px-3.5',
               place.thumb ? 'max-sm:order-first' : more ? 'max-sm:border-line max-sm:border-b' : 'max-sm:hidden',
               place === at ? 'bg-rim text-on-rim font-semibold' : 'text-soft',
             ].join(' ')}
@@ -157,7 +158,12 @@ export function Frame() {
         </Link>
         <Places base={base} />
         <div className="ms-auto flex min-w-0 items-center gap-1">
-          <button type="button" className="min-h-11 shrink-0 px-3" onClick={() => setFinding(true)} aria-keyshortcuts="/">
+          <button
+            type="button"
+            className="min-h-11 shrink-0 px-3"
+            onClick={() => setFinding(true)}
+            aria-keyshortcuts="/"
+          >
             Find<span className="text-soft max-sm:hidden"> /</span>
           </button>
           <Link to={`${base}/house`} className="text-soft flex min-h-11 min-w-0 items-center px-2">

@@ -154,7 +154,9 @@ function Close({ trace, kind, of }: { trace: Trace; kind: string; of: string }) 
           <p>
             {things.map((each) => each.name).join('; ')}.
             {trace.people.length > 0
-              ? ` Whoever has some of it is told, and stays on the list: ${trace.people.map((each) => each.person || 'somebody whose name was not written').join(', ')}.`
+              ? ` Whoever has some of it is told, and stays on the list: ${trace.people
+                  .map((each) => each.person || 'somebody whose name was not written')
+                  .join(', ')}.`
               : ''}
           </p>
           <Field label="Why" required maxLength={400} {...field('reason')} />
