@@ -69,6 +69,7 @@ function thingsInEachState(): array
         'recipe' => $of(Recipe::class, 'name'),
         'own' => $of(OwnThing::class, 'kind'),
         'kind key' => $almanac,
+        'number' => [['1']],
     ];
 }
 

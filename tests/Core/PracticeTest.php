@@ -27,13 +27,14 @@ function practised(int $number, string $task, string $answer): Judged
     return (new Tasks(madeUp($number), new FaultFinder(Tables::shipped()), Support::planning()))->judge($task, $answer);
 }
 
-/** @return array<string, array{tells: string, choices: array<string, string>}> by task, as a plain kitchen has it */
-function asked(int $number): array
+/** @return array<string, array{tells: string, heads: list<string>, choices: array<string, string>}> by task, as a plain kitchen has it */
+function madeUpAsks(int $number): array
 {
     $asked = [];
     foreach ((new Tasks(madeUp($number), new FaultFinder(Tables::shipped()), Support::planning()))->all() as $task) {
         $asked[$task->id] = [
             'tells' => Support::said($task->tells),
+            'heads' => [Support::said($task->title()), Support::said($task->question())],
             'choices' => array_map(Support::said(...), array_column($task->choices, 'says', 'id')),
         ];
     }
@@ -42,7 +43,7 @@ function asked(int $number): array
 }
 
 it('asks for one thing after another, as the work goes', function () {
-    $asked = asked(1);
+    $asked = madeUpAsks(1);
     expect(array_keys($asked))
         ->toBe(['herb', 'oil', 'jar', 'warmth', 'hours', 'strained', 'wrong', 'kitchen', 'salve', 'until', 'start'])
         ->and($asked['herb']['tells'])
@@ -176,7 +177,7 @@ it('judges what is typed', function (string $task, string $answer, string $verdi
 ]);
 
 it('takes a careful day for near, and a later one for wrong', function (int $number, array $verdicts) {
-    $days = array_keys(asked($number)['until']['choices']);
+    $days = array_keys(madeUpAsks($number)['until']['choices']);
     expect(array_map(fn (string $day) => practised($number, 'until', $day)->verdict, $days))->toBe($verdicts);
 })->with([
     'one of each' => [1, ['near', 'right', 'wrong']],
@@ -193,7 +194,7 @@ it('keeps nothing fresh under oil on a shelf to be eaten', function () {
     // National Center for Home Food Preservation, garlic and herbs in oil, from memory: refrigerated, four days at the most.
     // Clostridium botulinum toxin has neither smell nor taste: WHO, Botulism fact sheet, from memory.
     foreach ([1 => 'garlic', 2 => 'basil', 4 => 'chilli'] as $number => $plant) {
-        expect(asked($number)['kitchen']['tells'])->toBe("Somebody wants fresh {$plant} in oil, to be eaten.");
+        expect(madeUpAsks($number)['kitchen']['tells'])->toBe("Somebody wants fresh {$plant} in oil, to be eaten.");
         $shelf = practised($number, 'kitchen', 'shelf');
         expect([$shelf->verdict, Support::said($shelf->is), Support::said($shelf->why[0])])
             ->toBe([
@@ -213,7 +214,7 @@ it('keeps nothing fresh under oil on a shelf to be eaten', function () {
 
 it('throws mould away, whatever it grows on', function () {
     // Common practice, no source: what has fur is thrown away whole, herb and oil.
-    expect(asked(2)['wrong']['tells'])
+    expect(madeUpAsks(2)['wrong']['tells'])
         ->toContain('fur')
         ->and(practised(2, 'wrong', 'discard')->verdict)
         ->toBe('right')
@@ -228,8 +229,12 @@ it('has sixty jars, no two alike, each planned without a warning and asked whole
         $amounts = $jar->plan->amounts;
         $seen[] = Support::said($jar->plan->name()).' '.$amounts->oilMl;
         expect([$jar->of, $jar->plan->isSound(), $jar->onTheShelf->isSound(), $amounts->jars])->toBe([60, true, true, 1]);
-        foreach (asked($number) as $task => $each) {
-            expect($each['tells'])->not->toMatch('/[{}]|  /', "{$number} {$task}");
+        foreach (madeUpAsks($number) as $task => $each) {
+            foreach ([$each['tells'], ...$each['heads'], ...$each['choices']] as $says) {
+                expect($says)
+                    ->toMatch('/^[\p{Lu}\d]|^\p{Ll}+(-pint|-gallon)? jar$/u', "{$number} {$task}")
+                    ->not->toMatch('/[{}]|  /');
+            }
             $verdicts = array_map(fn (int|string $id) => practised($number, $task, (string) $id)->verdict, array_keys($each['choices']));
             expect(array_count_values($verdicts)['right'] ?? 0)->toBe($verdicts === [] ? 0 : 1, "{$number} {$task}");
         }
