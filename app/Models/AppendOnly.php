@@ -16,6 +16,20 @@ trait AppendOnly
         static::deleting($never);
     }
 
+    /**
+     * @param  iterable<static>  $entries
+     * @return array<string, true> uids of those that another of them corrects or strikes out
+     */
+    public static function corrected(iterable $entries): array
+    {
+        $corrected = [];
+        foreach ($entries as $entry) {
+            $corrected[(string) $entry->corrects] = true;
+        }
+
+        return $corrected;
+    }
+
     /** @return list<string> */
     public function uniqueIds(): array
     {

@@ -50,7 +50,7 @@ final readonly class BatchPage
         // All of it once: what stands, what was read and where it is are folded from it again and again below.
         $batch->load('entries');
         $entries = $batch->entries->sortByDesc('id')->take(self::ENTRIES);
-        $corrected = array_fill_keys($batch->entries->map(fn (LogEntry $entry) => (string) $entry->corrects)->all(), true);
+        $corrected = LogEntry::corrected($batch->entries);
         $tasks = $batch->tasks()->orderBy('due_at')->orderBy('id')->get();
 
         return new BatchView(

@@ -395,10 +395,7 @@ final readonly class PotPage
      */
     private function entries(Boil $boil, \Closure $plain): array
     {
-        $corrected = [];
-        foreach ($boil->entries as $entry) {
-            $corrected[$entry->corrects ?? ''] = true;
-        }
+        $corrected = BoilEntry::corrected($boil->entries);
 
         return array_values(
             $boil->entries

@@ -60,7 +60,7 @@ final readonly class MakingPage
     {
         $making->load('entries', 'batches');
         $entries = $making->entries->sortByDesc('id')->take(self::ENTRIES);
-        $corrected = array_fill_keys($making->entries->map(fn (MakingEntry $entry) => (string) $entry->corrects)->all(), true);
+        $corrected = MakingEntry::corrected($making->entries);
         $state = $this->records->state($making);
         $words = $this->kitchens->words();
         $inside = $state->ingredients();

@@ -95,15 +95,15 @@ final readonly class FollowedPots
      */
     private static function given(array $pots): array
     {
-        $entries =
-            $pots === []
-                ? []
-                : BoilEntry::query()
-                    ->whereIn('boil_id', $pots)
-                    ->whereIn('kind', [Taken::KIND, Undone::KIND])
-                    ->orderBy('id')
-                    ->get(['id', 'house_id', 'uid', 'boil_id', 'kind', 'data', 'corrects']);
-        $struck = array_fill_keys(array_filter(collect($entries)->pluck('corrects')->all(), is_string(...)), true);
+        if ($pots === []) {
+            return [];
+        }
+        $entries = BoilEntry::query()
+            ->whereIn('boil_id', $pots)
+            ->whereIn('kind', [Taken::KIND, Undone::KIND])
+            ->orderBy('id')
+            ->get(['id', 'house_id', 'uid', 'boil_id', 'kind', 'data', 'corrects']);
+        $struck = BoilEntry::corrected($entries);
         $given = [];
         foreach ($entries as $entry) {
             $line = $entry->line();

@@ -12,6 +12,7 @@ use App\Responses\Trace\Arrow;
 use App\Responses\Trace\Thing;
 use App\Responses\Trace\Told;
 use App\Responses\Trace\TraceView;
+use Illuminate\Database\Eloquent\Collection;
 use Kettle\Batch\BottleState;
 use Kettle\Batch\Line\Used;
 use Kettle\Boiling\Stage as PotStage;
@@ -202,32 +203,27 @@ final readonly class TracePage
         }
     }
 
-    /** All of its bottles went: what of it is here is nothing. */
-    private static function isGone(Batch $batch, Followed $followed): bool
-    {
-        $bottles = $followed->bottles->where('batch_id', $batch->id);
-
-        return $batch->stage === BatchStage::Bottled && $bottles->isNotEmpty() && $bottles->doesntContain('state', BottleState::IN);
-    }
-
     private function batches(Followed $followed, ThingsTold $told): void
     {
+        // Where all that was filled went, nothing of it is here.
+        $filled = $followed->bottles->groupBy('batch_id')->map(fn (Collection $bottles) => $bottles->contains('state', BottleState::IN));
         foreach ($followed->batches as $batch) {
+            $thrown = $batch->stage === BatchStage::Discarded;
+            $bottled = $batch->stage === BatchStage::Bottled;
+            $gone = $bottled && $filled->get($batch->id) === false;
             $told->thing(
                 'batch',
                 "batch {$batch->id}",
                 "{$batch->code}, {$batch->name}",
                 match (true) {
-                    $batch->stage === BatchStage::Discarded => 'thrown away',
-                    self::isGone($batch, $followed) => 'none left',
-                    default => ($batch->stage === BatchStage::Bottled ? '' : $batch->stage->value.', ').
-                        'until '.
-                        $this->times->date($batch->best_before),
+                    $thrown => 'thrown away',
+                    $gone => 'none left',
+                    default => ($bottled ? '' : $batch->stage->value.', ').'until '.$this->times->date($batch->best_before),
                 },
                 "batch/{$batch->uid}",
                 match (true) {
-                    $batch->stage === BatchStage::Discarded => 'thrown',
-                    self::isGone($batch, $followed) => 'used',
+                    $thrown => 'thrown',
+                    $gone => 'used',
                     default => 'in',
                 },
             );
@@ -325,7 +321,7 @@ final readonly class TracePage
     /** @return array<int, array<int, list<Used>>> what became of each bottle, by batch and number */
     private static function used(Followed $followed): array
     {
-        $struck = array_fill_keys($followed->used->map(fn (LogEntry $entry) => (string) $entry->corrects)->all(), true);
+        $struck = LogEntry::corrected($followed->used);
         $used = [];
         foreach ($followed->used as $entry) {
             $line = $entry->line();
