@@ -15,8 +15,8 @@ use Kettle\Material\Tables;
  */
 final readonly class FaultFinder
 {
-    /** What becomes of what has a fault. */
-    private const KEEPS = ['discard', 'discard-if-eaten', 'keep', 'use-soon'];
+    /** What becomes of what has a fault, the most careful first. */
+    public const KEEPS = ['discard', 'discard-if-eaten', 'use-soon', 'keep'];
 
     /** Within so much of the first, a cause is as likely. */
     private const NEAR = 2;

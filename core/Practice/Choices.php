@@ -15,9 +15,6 @@ use Kettle\Vessel\Jar;
 /** What is chosen of a made-up jar: its size, its days, what becomes of a bottle; each with what stands beside the right one. */
 final readonly class Choices
 {
-    /** What becomes of an oil that has something wrong, the most careful first. */
-    private const KEEPS = ['discard', 'discard-if-eaten', 'use-soon', 'keep'];
-
     /** Two of these stand beside the right day, days off it: a season to a year, or what infusing and settling take. */
     private const OFF = ['until' => [-91, 182, 365], 'start' => [-14, 7, 21]];
 
@@ -46,7 +43,8 @@ final readonly class Choices
      */
     public function judge(string $id, string $answer): Judged
     {
-        if (! isset($this->offered($id)[$answer])) {
+        $offered = $this->offered($id);
+        if (! isset($offered[$answer])) {
             throw PracticeException::noSuchChoice();
         }
         if ($id === 'wrong') {
@@ -56,16 +54,16 @@ final readonly class Choices
             return $this->kept($answer);
         }
         [$right, $figure] = match ($id) {
-            'jar' => [$this->jar->plan->amounts->jar->id, $this->figure('cover')],
-            'until' => [$this->figure('best_before')->text(), $this->figure('best_before')],
+            'jar' => [$this->jar->plan->amounts->jar->id, $this->jar->figure('cover')],
+            'until' => [$this->jar->figure('best_before')->text(), $this->jar->figure('best_before')],
             default => [$this->startBy()->text(), $this->startBy()],
         };
-        $order = array_map(strval(...), array_keys($this->offered($id)));
+        $order = array_map(strval(...), array_keys($offered));
         $beside = array_search($answer, $order, true) < array_search($right, $order, true) ? 0 : 1;
 
         return new Judged(
             $answer === $right ? 'right' : (self::BESIDE[$id] ?? [])[$beside] ?? 'wrong',
-            Said::of("practice.{$id}.is", ['it' => $this->offered($id)[$right]]),
+            Said::of("practice.{$id}.is", ['it' => $offered[$right]]),
             $answer === $right ? null : Said::of("practice.{$id}.".['before', 'after'][$beside]),
             $figure,
         );
@@ -76,7 +74,10 @@ final readonly class Choices
     {
         return match ($id) {
             'jar' => array_map(fn (Jar $jar) => Said::asItStood($jar->called), $this->jars()),
-            'wrong' => array_combine(self::KEEPS, array_map(fn (string $keep) => Said::of("practice.wrong.{$keep}"), self::KEEPS)),
+            'wrong' => array_combine(
+                FaultFinder::KEEPS,
+                array_map(fn (string $keep) => Said::of("practice.wrong.{$keep}"), FaultFinder::KEEPS),
+            ),
             'kitchen' => [
                 'shelf' => Said::of('practice.kitchen.shelf'),
                 'cold' => Said::of('practice.kitchen.cold', self::coldest()),
@@ -102,7 +103,7 @@ final readonly class Choices
      */
     private function days(string $id): array
     {
-        $right = $id === 'until' ? $this->figure('best_before')->text() : $this->startBy()->text();
+        $right = $id === 'until' ? $this->jar->figure('best_before')->text() : $this->startBy()->text();
         $off = self::OFF[$id];
         unset($off[$this->jar->number % count($off)]);
         $day = new \DateTimeImmutable($right);
@@ -116,7 +117,7 @@ final readonly class Choices
     {
         $found = $this->faults->find($this->jar->signs, []);
         $cause = $found['causes'][0];
-        $order = array_flip(self::KEEPS);
+        $order = array_flip(FaultFinder::KEEPS);
 
         return new Judged(
             match (true) {
@@ -155,11 +156,6 @@ final readonly class Choices
     private static function coldest(): array
     {
         return ['days' => ['count' => ColdStorage::DAYS], 'cold' => ['C' => ColdStorage::CELSIUS]];
-    }
-
-    private function figure(string $id): Figure
-    {
-        return $this->jar->plan->figures[$id];
     }
 
     private function startBy(): Figure

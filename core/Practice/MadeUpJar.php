@@ -10,6 +10,7 @@ use Kettle\Material\Row;
 use Kettle\Melt\House;
 use Kettle\Melt\Melting;
 use Kettle\Melt\ProductPlan;
+use Kettle\Reason\Figure;
 use Kettle\Recipe\Kitchen;
 use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
@@ -94,6 +95,12 @@ final readonly class MadeUpJar
             ],
             $kitchen,
         );
+    }
+
+    /** One of its plan, by the way of warmth. */
+    public function figure(string $id): Figure
+    {
+        return $this->plan->figures[$id];
     }
 
     /** What is measured of it in a jug, mL: ten more or less. */

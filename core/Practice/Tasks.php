@@ -7,7 +7,6 @@ namespace Kettle\Practice;
 use Kettle\Fault\FaultFinder;
 use Kettle\Material\Row;
 use Kettle\Measure\Kind;
-use Kettle\Reason\Figure;
 use Kettle\Reason\RefusedException;
 use Kettle\Reason\Said;
 use Kettle\Recipe\Planning;
@@ -99,11 +98,6 @@ final readonly class Tasks
         };
     }
 
-    private function figure(string $id): Figure
-    {
-        return $this->jar->plan->figures[$id];
-    }
-
     /** @throws RefusedException */
     private function read(string $answer, Kind $kind, string $unit): float
     {
@@ -122,9 +116,9 @@ final readonly class Tasks
         $id = $row->text('id');
         [$figure, $other] = match ($id) {
             // A gram to so many grams of oil.
-            'herb' => [($herb = $this->figure('herb_mass')), $herb->number() * $this->density()],
+            'herb' => [($herb = $this->jar->figure('herb_mass')), $herb->number() * $this->density()],
             // As if it were water.
-            'oil' => [$this->figure('oil_mass'), $this->jar->plan->amounts->oilMl],
+            'oil' => [$this->jar->figure('oil_mass'), $this->jar->plan->amounts->oilMl],
             // A share of the oil, and not of the whole.
             default => [$this->jar->salve->figures['wax_mass'], $this->jar->salve->figures['wax_share']->number() * $this->meltedG()],
         };
@@ -143,12 +137,12 @@ final readonly class Tasks
     /** g of the oil to its mL */
     private function density(): float
     {
-        return $this->figure('oil_mass')->number() / $this->jar->plan->amounts->oilMl;
+        return $this->jar->figure('oil_mass')->number() / $this->jar->plan->amounts->oilMl;
     }
 
     private function strained(Row $row, float $ml): Judged
     {
-        $figure = $this->figure('yield_volume');
+        $figure = $this->jar->figure('yield_volume');
         [$low, $high] = [(float) $figure->low, (float) $figure->high];
         $off = max(0.0, $low - $ml, $ml - $high) / $figure->number();
         $all = $ml >= self::ALL_OF_IT * $this->jar->plan->amounts->oilMl;
