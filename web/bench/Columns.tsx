@@ -2,8 +2,9 @@ import type { ReactNode } from 'react'
 import type { Shape } from '../api/hooks'
 import { Figure } from '../parts/Figure'
 import { JarWithLevels } from '../parts/JarDrawing'
-import { capital, Row } from '../parts/Row'
+import { Row } from '../parts/Row'
 import { FatPicture } from './WhichOil'
+import { capital } from '../parts/letters'
 
 export function JarColumn({ plan, notes }: { plan: Shape<'Plan'>; notes: ReactNode }) {
   const said = (id: string, name: string) => (plan.figures[id] ? `${plan.figures[id].text} ${name}` : '')

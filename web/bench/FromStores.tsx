@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import { type Shape, useHouseId } from '../api/hooks'
 import { TextButton } from '../parts/Button'
 import { herbsOf, oilsOf, type OilWish, unmeasured, type Wish } from './wish'
+import { capital } from '../parts/letters'
 
 type Need = Shape<'Plan'>['stores'][number]
 
@@ -70,7 +71,7 @@ function OneNeed({ need, first, name, all }: One) {
   const taken = need.takes[0]?.lot ?? ''
   return (
     <fieldset className="flex flex-col">
-      <legend className="font-semibold">{need.name.charAt(0).toUpperCase() + need.name.slice(1)}</legend>
+      <legend className="font-semibold">{capital(need.name)}</legend>
       {need.lots.length === 0 ? (
         <p className="text-soft">
           Stores keeps none.{' '}

@@ -10,6 +10,7 @@ import { sent, useForm } from '../parts/form'
 import { Notice, TakenFor, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { FileInput } from '../parts/FileInput'
+import { lower } from '../parts/letters'
 
 type Page = Shape<'DiaryPage'>
 type Day = Page['days'][number]
@@ -151,7 +152,7 @@ function DayRow({ day, onMove }: { day: Day; onMove: ((session: Session) => void
               <span key={task.batch + task.key}>
                 {index > 0 ? ', ' : ''}
                 <Link to={`/h/${house}/batch/${task.batch}`} className="hover:underline">
-                  {task.title.charAt(0).toLowerCase() + task.title.slice(1)}
+                  {lower(task.title)}
                 </Link>
               </span>
             ))}

@@ -7,6 +7,7 @@ import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
+import { capital } from '../parts/letters'
 
 /** A leaf in the pot: how long it has been in, what to do next, and how warm it is. */
 export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making: string; works: boolean }) {
@@ -45,7 +46,7 @@ export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making:
         {leaf.says}
       </p>
       <p>
-        {leaf.band_text[0]?.toUpperCase() + leaf.band_text.slice(1)}
+        {capital(leaf.band_text)}
         {leaf.warmth_text ? `; it was at ${leaf.warmth_text}` : ''}. Never leave it.
       </p>
       {leaf.warmth_says ? <Notice rank="care">{leaf.warmth_says}</Notice> : null}

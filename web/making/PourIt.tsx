@@ -3,9 +3,9 @@ import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
-import { capital } from '../parts/Row'
 import { useLine } from './line'
 import type { Making } from './MakingPage'
+import { capital } from '../parts/letters'
 
 /** Poured: how many of which size, what is left over, and where they stand. */
 export function PourIt({ making }: { making: Making }) {

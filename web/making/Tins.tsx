@@ -6,11 +6,11 @@ import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
-import { capital } from '../parts/Row'
 import { Sheet } from '../parts/Sheet'
 import { useLine } from './line'
 import type { Making } from './MakingPage'
 import { TryIt } from './TheSpoon'
+import { capital } from '../parts/letters'
 
 const HOW = [
   { id: 'used', name: 'used up' },

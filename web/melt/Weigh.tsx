@@ -1,7 +1,8 @@
 import { Figure } from '../parts/Figure'
-import { capital, Row } from '../parts/Row'
+import { Row } from '../parts/Row'
 import { fillOf } from './Pot'
 import type { Product } from './wish'
+import { capital } from '../parts/letters'
 
 /** What is weighed, in the order of the scale, and what comes of it. */
 export function Weigh({ plan, kitchenFirst }: { plan: Product; kitchenFirst: boolean }) {

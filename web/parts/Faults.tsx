@@ -5,6 +5,7 @@ import { useArrived } from './arrived'
 import { Button } from './Button'
 import { Notice, Trouble } from './Notice'
 import { Tick } from './Tick'
+import { capital } from './letters'
 
 const KEEP: Record<string, string> = { keep: 'note', 'use-soon': 'care', 'discard-if-eaten': 'care', discard: 'stop' }
 
@@ -70,8 +71,7 @@ export function Faults({
             {found.causes.map((cause) => (
               <li key={cause.id} className="border-line flex flex-col gap-1 border-t pt-3">
                 <p className="text-lg">
-                  <strong>{cause.name.charAt(0).toUpperCase() + cause.name.slice(1)}</strong>{' '}
-                  <span className="text-soft">{cause.likely}</span>
+                  <strong>{capital(cause.name)}</strong> <span className="text-soft">{cause.likely}</span>
                 </p>
                 {cause.for.length > 0 ? <p>For it: {cause.for.join(' ')}</p> : null}
                 {cause.against.length > 0 ? <p>Against it: {cause.against.join(' ')}</p> : null}

@@ -1,7 +1,5 @@
 import type { ReactNode } from 'react'
 
-export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
-
 /** A thing with what is said of it, its colour, and its figure at the end of the line. */
 export function Row({
   name,

@@ -1,6 +1,8 @@
+import { useMutation } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { useParams } from 'react-router'
-import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
+import { ask, type Problem } from '../api/client'
+import { type Shape, useHouseId, useOfHouse } from '../api/hooks'
 import { useArrived } from '../parts/arrived'
 import { Button, ButtonLink, TextButton } from '../parts/Button'
 import { Questions } from '../parts/Check'
@@ -8,6 +10,7 @@ import { useKeptDraft } from '../parts/draft'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { JarShape } from '../parts/JarDrawing'
+import { lower } from '../parts/letters'
 import { Trouble } from '../parts/Notice'
 import { type Progress, readProgress } from './progress'
 
@@ -49,8 +52,8 @@ function AtJar({ jar }: { jar: View }) {
         <div className="flex max-w-prose flex-col gap-1">
           <h1 className="text-3xl sm:text-4xl">Practice</h1>
           <p>
-            A made-up jar: <strong>{jar.name.charAt(0).toLowerCase() + jar.name.slice(1)}</strong>, from the scale to
-            the label. Nothing here touches what is in the house.
+            A made-up jar: <strong>{lower(jar.name)}</strong>, from the scale to the label. Nothing here touches what is
+            in the house.
           </p>
         </div>
         <ButtonLink to={another}>Another jar</ButtonLink>
@@ -94,7 +97,7 @@ function AtJar({ jar }: { jar: View }) {
             onward={
               next ? (
                 <Button look="strong" className="self-start" onClick={() => go(next.id)}>
-                  Next: {next.title.charAt(0).toLowerCase() + next.title.slice(1)}
+                  Next: {lower(next.title)}
                 </Button>
               ) : (
                 <ButtonLink look="strong" className="self-start" to={another}>
@@ -152,11 +155,16 @@ function AtTask({
   useEffect(() => {
     if (here) head.current?.focus()
   }, [here])
-  const write = useWrite<'POST /houses/{house}/practice/{number}/{task}'>((judged) => keep({ answer: typed, judged }))
+  // It is asked and nothing is written, so that nothing else of the house is asked for anew.
+  const judge = useMutation<Judged, Problem, string>({
+    networkMode: 'always',
+    mutationFn: (text) => ask(`/houses/${house}/practice/${jar}/${task.id}`, { answer: text }),
+  })
   const chosen = task.choices.length > 0
-  // Another answer is not judged yet.
+  // Another answer is not judged yet, nor by what is still on its way.
   const answer = (text: string) => {
     setTyped(text)
+    judge.reset()
     if (said) again()
   }
   return (
@@ -177,9 +185,7 @@ function AtTask({
       ) : null}
       <form
         className="flex flex-col gap-4"
-        onSubmit={sent(() =>
-          write.mutate({ path: `/houses/${house}/practice/${jar}/${task.id}`, body: { answer: typed } }),
-        )}
+        onSubmit={sent(() => judge.mutate(typed, { onSuccess: (judged) => keep({ answer: typed, judged }) }))}
       >
         {chosen ? (
           <Questions
@@ -202,14 +208,14 @@ function AtTask({
               required
               autoComplete="off"
               value={typed}
-              fault={write.error?.about('answer')}
+              fault={judge.error?.about('answer')}
               onChange={(event) => answer(event.target.value)}
             />
           </div>
         )}
-        {chosen || !write.error?.about('answer') ? <Trouble problem={write.error} /> : null}
+        {chosen || !judge.error?.about('answer') ? <Trouble problem={judge.error} /> : null}
         {said ? null : (
-          <Button type="submit" look="strong" className="self-start" disabled={write.isPending || typed === ''}>
+          <Button type="submit" look="strong" className="self-start" disabled={judge.isPending || typed === ''}>
             Say so
           </Button>
         )}

@@ -9,9 +9,9 @@ import { Button, FileLink, TextButton } from '../parts/Button'
 import { Area, Field } from '../parts/Field'
 import { sent } from '../parts/form'
 import { Trouble } from '../parts/Notice'
-import { capital } from '../parts/Row'
 import { Sheet } from '../parts/Sheet'
 import { type AnyWish, isProduct, putThere } from './wish'
+import { capital } from '../parts/letters'
 
 type View = Shape<'RecipeView'>
 

@@ -14,6 +14,7 @@ import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { LotForm } from './LotForm'
 import { Tin } from './Stores'
+import { capital } from '../parts/letters'
 
 type Detail = Shape<'LotDetail'>
 
@@ -60,7 +61,7 @@ function Page({ detail }: { detail: Detail }) {
           <Tin lot={lot} tall={96} />
           <div>
             <p className="text-soft">{lot.what}</p>
-            <h1 className="text-3xl sm:text-4xl">{lot.called.charAt(0).toUpperCase() + lot.called.slice(1)}</h1>
+            <h1 className="text-3xl sm:text-4xl">{capital(lot.called)}</h1>
             <p className="figures text-2xl font-semibold">
               {lot.left_text} <span className="text-soft text-base font-normal">of {lot.got_text}</span>
             </p>

@@ -6,6 +6,7 @@ import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
 import { Button, ButtonLink } from '../parts/Button'
 import { Field } from '../parts/Field'
+import { capital } from '../parts/letters'
 
 type Lot = Shape<'LotView'>
 
@@ -164,9 +165,7 @@ function Row({ lot }: { lot: Lot }) {
       <Link to={`/h/${house}/stores/${lot.id}`} className="group flex items-center gap-4 py-2.5">
         <Tin lot={lot} />
         <span className="min-w-0 flex-1">
-          <strong className="block group-hover:underline">
-            {lot.called.charAt(0).toUpperCase() + lot.called.slice(1)}
-          </strong>
+          <strong className="block group-hover:underline">{capital(lot.called)}</strong>
           <span className="text-soft block">
             {[lot.what === lot.called ? '' : lot.what, lot.got].filter(Boolean).join(' · ')}
           </span>

@@ -12,6 +12,7 @@ import { Button } from '../parts/Button'
 import { EmptyPlace } from '../parts/EmptyPlace'
 import { Notice, Trouble } from '../parts/Notice'
 import { TaskRow } from './TaskRow'
+import { capital, lower } from '../parts/letters'
 
 type TodayShape = Shape<'Today'>
 
@@ -117,7 +118,7 @@ export default function Today() {
               day.tasks.map((task) => (
                 <li key={task.batch + task.key} className="border-line border-b py-2">
                   <Link to={`/h/${house}/batch/${task.batch}`}>
-                    <strong>{day.text}</strong> {task.title.charAt(0).toLowerCase() + task.title.slice(1)}
+                    <strong>{day.text}</strong> {lower(task.title)}
                   </Link>
                 </li>
               )),
@@ -276,7 +277,7 @@ function AtTheStores({ stores, more }: { stores: TodayShape['stores']; more: boo
         {stores.map((each) => (
           <li key={each.lot + each.rank} className="border-line border-b py-2">
             <Link to={`/h/${house}/stores/${each.lot}`} className="block">
-              <strong className="text-lg">{each.called.charAt(0).toUpperCase() + each.called.slice(1)}</strong>
+              <strong className="text-lg">{capital(each.called)}</strong>
               <span className="block">
                 <strong className={each.rank === 'past' ? 'text-warmth' : ''}>{STORE_WORDS[each.rank]}</strong>{' '}
                 {each.says}

@@ -86,9 +86,10 @@ export function Threads({ trace }: { trace: Trace }) {
         const into = at.get(arrow.into)
         if (!from || !into) return null
         const [x1, x2] = [from.x + COLUMN - 22, into.x]
-        const between = places.filter((place) => place.column > from.column && place.column < into.column)
-        const stand = between.map((place) => place.y)
-        const y = passing(from.y, into.y, stand, height - 4)
+        const between = places
+          .filter((place) => place.column > from.column && place.column < into.column)
+          .map((place) => place.y)
+        const y = passing(from.y, into.y, between, height - 4)
         const turn = (x: number, a: number, b: number) => `C${x + 11} ${a} ${x + 11} ${b} ${x + 22} ${b}`
         return (
           <path

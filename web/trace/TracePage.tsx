@@ -11,6 +11,7 @@ import { Notice, Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
 import { Beside } from './Beside'
 import { Threads } from './Threads'
+import { capital } from '../parts/letters'
 
 export type Trace = Shape<'TraceView'>
 
@@ -60,7 +61,7 @@ function Page({ trace, kind, of }: { trace: Trace; kind: string; of: string }) {
       <header className="flex flex-wrap items-end justify-between gap-4">
         <div>
           <p className="text-soft">What touches what</p>
-          <h1 className="text-3xl sm:text-4xl">{trace.name.charAt(0).toUpperCase() + trace.name.slice(1)}</h1>
+          <h1 className="text-3xl sm:text-4xl">{capital(trace.name)}</h1>
         </div>
         <Button className="no-print" onClick={() => window.print()}>
           Print this list
