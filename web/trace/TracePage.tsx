@@ -142,7 +142,11 @@ function Close({ trace, kind, of }: { trace: Trace; kind: string; of: string }) 
   return (
     <div className="no-print mt-4">
       <Button onClick={() => setOpen(true)}>All of it is thrown away</Button>
-      <Sheet open={open} onOpenChange={setOpen} title={things.length === 1 ? 'Throw away one thing' : `Throw away ${things.length} things`}>
+      <Sheet
+        open={open}
+        onOpenChange={setOpen}
+        title={things.length === 1 ? 'Throw away one thing' : `Throw away ${things.length} things`}
+      >
         <form
           className="flex flex-col gap-4"
           onSubmit={sent(() =>
