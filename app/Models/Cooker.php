@@ -47,6 +47,12 @@ class Cooker extends Model
         );
     }
 
+    /** Whether something stands in it, by the clock: a trial takes no place. */
+    public function inUse(): bool
+    {
+        return StoveSession::query()->where('cooker_id', $this->id)->where('state', '!=', StoveSession::ENDED)->where('speed', 1)->exists();
+    }
+
     /** @param  bool  $water whether jars stand in water in it */
     public function place(bool $water, float $roomC): CookerPlace
     {

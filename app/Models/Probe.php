@@ -32,4 +32,14 @@ class Probe extends Model
     protected $guarded = [];
 
     protected $casts = ['state' => 'array'];
+
+    /** Whether it stands in a pot that is not over; an eye can look into several. */
+    public function stands(): bool
+    {
+        return $this->kind !== self::HAND &&
+            StoveProbe::query()
+                ->where('probe_id', $this->id)
+                ->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED))
+                ->exists();
+    }
 }

@@ -38,6 +38,16 @@ final class DiaryException extends RefusedException
         return new self('not_then', 'Of what is done at the stove only a shaking is written down later. Switch it here as it is now.');
     }
 
+    public static function nothingToWarm(string $herb): self
+    {
+        return new self('not_open', sprintf('The %s is not filled yet, or strained already: there is nothing to warm.', $herb));
+    }
+
+    public static function standsInACooker(string $herb): self
+    {
+        return new self('not_open', sprintf('The %s stands in a cooker already.', $herb));
+    }
+
     public static function onlyNotes(): self
     {
         return new self('cannot_correct', 'Only a note is corrected by a note. Undo the step instead, and enter it again.');

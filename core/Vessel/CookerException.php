@@ -56,6 +56,11 @@ final class CookerException extends RefusedException
         );
     }
 
+    public static function inUse(string $called): self
+    {
+        return new self('taken', sprintf('%s is in use. End that first, or take another.', ucfirst($called)));
+    }
+
     public static function noJars(): self
     {
         return new self('unknown', 'Say which jars stand in it.', 'jars');

@@ -92,6 +92,11 @@ final class WarmthException extends RefusedException
         return new self('not_open', 'That can no longer be taken back here.', 'entry');
     }
 
+    public static function standsElsewhere(string $called): self
+    {
+        return new self('taken', sprintf('“%s” stands in another pot just now.', $called));
+    }
+
     public static function order(): self
     {
         return new self('out_of_order', 'The readings must come in the order of their times, each once.', 'readings');

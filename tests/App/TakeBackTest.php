@@ -145,3 +145,141 @@ it('counts from when it was switched on again, whatever shaking before that is t
         ->json();
     expect($back['shake_text'])->toBe($next)->and(array_column($back['alarms'], 'id'))->not->toContain('shake');
 });
+
+/** @return array<string, mixed> the pot after its newest line was taken back */
+function backAgain(Tests\AppCase $case, string $pot): array
+{
+    $entry = $case->atHouse('GET', "/stove/{$pot}")->json('done.0.entry');
+    expect($entry)->toBeString();
+
+    return $case
+        ->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $entry])
+        ->assertOk()
+        ->json();
+}
+
+/** @return array<string, mixed> what of a pot a slip of the finger may not change */
+function stands(array $pot): array
+{
+    return array_intersect_key($pot, array_flip(['state', 'setting', 'lid', 'jars', 'shake_text', 'water', 'alarms', 'read']));
+}
+
+it('goes on as if it had never been switched off, and counts its hours once', function () {
+    $batch = warmBatch($this);
+    $pot = begun($this, [$batch])['id'];
+    readIn($this, $pot, '49', 1);
+    $before = readIn($this, $pot, '49', 60);
+    tend($this, $pot, 'pause')->assertOk();
+    $open = fn () => collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))
+        ->where('open', true)
+        ->pluck('key')
+        ->all();
+    expect($open())->toContain('warm_on-2');
+    $after = backAgain($this, $pot);
+    expect(stands($after))
+        ->toBe(stands($before))
+        ->and(array_slice(array_column($after['done'], 'text'), 0, 2))
+        ->toBe(['Taken back: switched off', 'Switched off'])
+        ->and($after['done'][1])
+        ->toMatchArray(['undone' => true, 'entry' => null]);
+    expect($open())->not->toContain('warm_on-2');
+    // An hour and an hour more, by hand: what was logged at the slip is not counted beside it.
+    readIn($this, $pot, '49', 60);
+    tend($this, $pot, 'pause')->assertOk()->assertJsonPath('jars.0.had_text', '2 h');
+    $kept = LogEntry::query()->withoutGlobalScopes()->where('kind', 'task')->pluck('data')->pluck('warm_h')->filter();
+    expect($kept->values()->all())->toBe([1, 2]);
+});
+
+it('is off again where nobody meant to switch it on, and a shaking since then stands', function () {
+    $batch = warmBatch($this);
+    $pot = begun($this, [$batch])['id'];
+    $paused = tend($this, $pot, 'pause')->assertOk()->json();
+    Carbon::setTestNow(Carbon::now()->addMinutes(30));
+    tend($this, $pot, 'on')->assertOk();
+    $after = backAgain($this, $pot);
+    expect($after['state'])->toBe('paused')->and($after['jars'])->toBe($paused['jars']);
+    expect(collect($this->atHouse('GET', "/batches/{$batch->uid}")->json('tasks'))->firstWhere('open', true)['key'])->toBe('warm_on-2');
+    tend($this, $pot, 'on')->assertOk();
+    Carbon::setTestNow(Carbon::now()->addMinutes(40));
+    $shaken = tend($this, $pot, 'shaken')->assertOk()->json();
+    $on = collect($shaken['done'])->firstWhere('text', 'On again, Warm');
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $on['entry']])->assertOk();
+    expect(DB::table('stove_sessions')->where('uid', $pot)->value('shaken_at'))->toStartWith(Carbon::now()->format('Y-m-d H:i'));
+});
+
+it('takes a setting and a lid back, the last of all first', function () {
+    $first = begun($this, [warmBatch($this)]);
+    $pot = $first['id'];
+    $other = collect($first['settings'])->firstWhere('name', '!=', 'Warm')['name'];
+    $set = tend($this, $pot, 'setting', $other, 'to see')->assertOk()->json('done.0');
+    $lid = tend($this, $pot, 'lid_on')->assertOk()->json();
+    expect($lid['lid'])->toBeTrue()->and($lid['done'][1]['entry'])->toBeNull();
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $set['entry']])->assertStatus(422);
+    expect(backAgain($this, $pot))->toMatchArray(['lid' => false, 'setting' => $other]);
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $set['entry']])
+        ->assertOk()
+        ->assertJsonPath('setting', 'Warm')
+        ->assertJsonPath('done.0.text', "Taken back: switched to {$other}");
+    expect(stands($this->atHouse('GET', "/stove/{$pot}")->json()))->toBe(stands($first));
+});
+
+it('puts a jar back that is still in it, and the last one with its pot', function () {
+    [$one, $two] = [warmBatch($this), warmBatch($this)];
+    $first = begun($this, [$one, $two]);
+    $pot = $first['id'];
+    tend($this, $pot, 'jar_out', $one->uid)->assertOk();
+    $in = backAgain($this, $pot);
+    expect(stands($in))->toBe(stands($first));
+    expect($in['done'][0]['text'])->toStartWith('Taken back: taken out: ');
+    tend($this, $pot, 'jar_out', $one->uid)->assertOk();
+    tend($this, $pot, 'jar_out', $two->uid)->assertOk()->assertJsonPath('state', 'ended');
+    $again = backAgain($this, $pot);
+    // The first was taken out by itself, and stays out until that is taken back too.
+    expect($again['state'])
+        ->toBe('on')
+        ->and(array_column(array_slice($again['done'], 0, 4), 'undone'))
+        ->toBe([false, true, true, false])
+        ->and($again['done'][3]['entry'])
+        ->not->toBeNull();
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $again['done'][3]['entry']])->assertOk();
+    // With both out at once it is one line.
+    tend($this, $pot, 'end')->assertOk();
+    expect(stands(backAgain($this, $pot)))->toBe(stands($first));
+    expect(DB::table('stove_jars')->whereNotNull('hours')->count())->toBe(0);
+});
+
+it('stays over where its cooker or its jar went on to something else', function () {
+    $batch = warmBatch($this);
+    $pot = begun($this, [$batch])['id'];
+    tend($this, $pot, 'shaken')->assertOk();
+    $over = tend($this, $pot, 'end')->assertOk()->json('done');
+    expect(array_filter(array_column($over, 'entry')))->toHaveCount(1);
+    $ended = $over[0]['entry'];
+    $back = fn () => $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $ended]);
+    $other = begun($this, [$batch])['id'];
+    $back()->assertStatus(422)->assertSee('stands in a cooker already');
+    tend($this, $other, 'end')->assertOk();
+    $third = begun($this, [warmBatch($this)])['id'];
+    $back()->assertStatus(422)->assertSee('is in use');
+    tend($this, $third, 'end')->assertOk();
+    $this->atHouse('POST', "/batches/{$batch->uid}/discard", ['reason' => 'dropped'])->assertOk();
+    $back()->assertStatus(422)->assertSee('nothing to warm');
+});
+
+it('stays over where its thermometer stands in another pot', function () {
+    [$probe] = aSender($this);
+    $pot = begun($this, [warmBatch($this)], ['watch' => $probe])['id'];
+    $ended = tend($this, $pot, 'end')->assertOk()->json('done.0.entry');
+    $cookers = $this->atHouse('GET', '/stove')->json('cookers');
+    $trial = begun($this, [warmBatch($this)], ['watch' => $probe])['id'];
+    DB::table('stove_sessions')
+        ->where('uid', $trial)
+        ->update(['cooker_id' => null]);
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $ended])
+        ->assertStatus(422)
+        ->assertSee('stands in another pot');
+    tend($this, $trial, 'end')->assertOk();
+    $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $ended])
+        ->assertOk()
+        ->assertJsonPath('state', 'on');
+});

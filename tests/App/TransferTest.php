@@ -278,6 +278,12 @@ it('takes cookers, warm sessions with their line, days away, weather and picture
         ->toBe($before['sessions'][0]['over_text'])
         ->and($after['sessions'][0]['chart']['points'])
         ->toBe($before['sessions'][0]['chart']['points']);
+    // It is over there for good: what stood where it came from is not put back elsewhere.
+    $there = $this->call_('GET', "/houses/{$own->uid}/stove/{$pot}")
+        ->assertOk()
+        ->json('done');
+    expect($there[0]['text'])->toBe('All out, ended')->and(array_filter(array_column($there, 'entry')))->toBe([]);
+    expect(array_filter(array_column($this->atHouse('GET', "/stove/{$pot}")->json('done'), 'entry')))->toHaveCount(1);
     expect($this->call_('POST', "/houses/{$own->uid}/import", $file)->json('says'))->toContain('here already');
     // What went out goes out the same from there.
     $again = $this->call_('GET', "/houses/{$own->uid}/export")->json();

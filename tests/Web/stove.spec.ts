@@ -56,7 +56,8 @@ test('a jar is warmed by eye, off for the night, on again, and taken out with it
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.getByText('From above, and what was done').click()
   await page.getByRole('button', { name: /^Take back: Water topped up/ }).click()
-  await expect(page.getByText(/^Taken back: water topped up/)).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: /^Taken back: water topped up/ })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Taken back: water topped up' })).toBeVisible()
   await page.getByRole('button', { name: 'Off for the night' }).click()
   await expect(page.getByRole('button', { name: 'On again' })).toBeVisible()
   // A closed browser forgets nothing; on the next morning it goes on.
@@ -72,9 +73,17 @@ test('a jar is warmed by eye, off for the night, on again, and taken out with it
   await page.getByRole('button', { name: 'All out, end' }).click()
   await page.getByRole('button', { name: 'All out, end it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('ended')
+  // Ended by a slip, by the keyboard alone: it goes on as it stood, and is ended once more.
+  await page.getByRole('button', { name: 'Undo' }).press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('on Warm')
+  await page.getByRole('button', { name: 'All out, end' }).click()
+  await page.getByRole('button', { name: 'All out, end it' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('ended')
   await page.goto(batch)
   await expect(page.getByRole('heading', { name: 'Warmth', exact: true })).toBeVisible()
-  await expect(page.getByText(/Taken off the warmth, \d+ (h \d+|min) at warmth/)).toHaveCount(2)
+  const off = /Taken off the warmth, \d+ (h \d+|min) at warmth/
+  await expect(page.getByText(off)).toHaveCount(3)
+  await expect(page.locator('.line-through').filter({ hasText: off })).toHaveCount(1)
   await expect(page.getByText(/over the ceiling; the peak was 63 °C/).first()).toBeVisible()
 })
 

@@ -19,7 +19,7 @@ export function SayProvider({ children }: { children: ReactNode }) {
       {children}
       <div
         role="status"
-        className="no-print pointer-events-none fixed inset-x-0 bottom-16 z-40 flex justify-center p-3 lg:bottom-2"
+        className="no-print pointer-events-none fixed inset-x-0 bottom-16 z-40 flex justify-center p-3 lg:bottom-2 max-sm:[body:has([data-thumb])_&]:bottom-28"
       >
         {said ? (
           <div

@@ -6,7 +6,10 @@ import type { ReactNode } from 'react'
  */
 export function UnderThumb({ children }: { children: ReactNode }) {
   return (
-    <div className="max-sm:bg-enamel max-sm:border-line flex flex-wrap gap-3 max-sm:fixed max-sm:inset-x-0 max-sm:bottom-[51px] max-sm:z-10 max-sm:justify-between max-sm:border-t max-sm:px-4 max-sm:py-2">
+    <div
+      data-thumb
+      className="max-sm:bg-enamel max-sm:border-line flex flex-wrap gap-3 max-sm:fixed max-sm:inset-x-0 max-sm:bottom-[51px] max-sm:z-10 max-sm:justify-between max-sm:border-t max-sm:px-4 max-sm:py-2"
+    >
       {children}
     </div>
   )

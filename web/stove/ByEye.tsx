@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import type { Shape } from '../api/hooks'
 import { usePart } from '../frame/part'
-import { useSay } from '../frame/Say'
 import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
@@ -57,20 +56,14 @@ export function ByEye({ pot }: { pot: View }) {
 /** Takes a slip back; what it was stays told in what was done. */
 export function BackAgain({ pot, entry, what }: { pot: View; entry: string; what: string }) {
   const { works } = usePart()
-  const say = useSay()
-  const { write, path } = useTend(pot)
+  const { write, takeBack } = useTend(pot)
   return works ? (
     <>
       <TextButton
         type="button"
         disabled={write.isPending}
         aria-label={`Take back: ${what}`}
-        onClick={() =>
-          write.mutate(
-            { path: `${path}/undo`, body: { entry } },
-            { onSuccess: () => say({ text: `Taken back: ${what}.` }) },
-          )
-        }
+        onClick={() => takeBack(entry, what)}
       >
         take it back
       </TextButton>

@@ -34,9 +34,8 @@ export default function Pot() {
 
 function Warm({ pot, heard }: { pot: View; heard: boolean }) {
   const { works } = usePart()
-  const say = useSay()
   const ended = pot.state === 'ended'
-  const { write, path, tend } = useTend(pot)
+  const { write, tend } = useTend(pot)
   const [pouring, setPouring] = useState(false)
   const [wanted, setWanted] = useState('')
   const [because, setBecause] = useState('')
@@ -223,7 +222,7 @@ function Warm({ pot, heard }: { pot: View; heard: boolean }) {
           disabled={write.isPending}
           onClick={() => {
             setEnding(false)
-            write.mutate({ path: `${path}/tend`, body: { what: 'end' } }, { onSuccess: () => say({ text: 'Ended.' }) })
+            tend('end')
           }}
         >
           All out, end it

@@ -14,6 +14,7 @@ use App\Models\StoveJar;
 use App\Models\StoveSession;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Carbon;
 use Kettle\Reason\RefusedException;
 
@@ -154,7 +155,8 @@ final readonly class ImportStove
                         'house_id' => $this->current->house()->id,
                         'stove_session_id' => $session->id,
                         'kind' => $event['kind'],
-                        'data' => json_encode($event['kept'] ?? $event['data'], JSON_THROW_ON_ERROR),
+                        // What would take it back is of the house it came from: here it is over.
+                        'data' => json_encode(Arr::except((array) ($event['kept'] ?? $event['data']), 'before'), JSON_THROW_ON_ERROR),
                         'by' => $event['by'],
                         'happened_at' => Carbon::parse($event['happened_at']),
                     ],

@@ -124,20 +124,7 @@ final readonly class StartSession
         ): StoveSession {
             // Two people at once: the second sees what the first has begun.
             Cooker::query()->whereKey($cooker->id)->lockForUpdate()->first();
-            if (
-                $speed === 1 &&
-                StoveSession::query()
-                    ->where('cooker_id', $cooker->id)
-                    ->where('state', '!=', StoveSession::ENDED)
-                    ->where('speed', 1)
-                    ->exists()
-            ) {
-                throw new CookerException(
-                    'taken',
-                    sprintf('%s is in use. End that first, or take another.', ucfirst($cooker->called)),
-                    'cooker',
-                );
-            }
+            $speed === 1 && $cooker->inUse() && throw CookerException::inUse($cooker->called)->about('cooker');
             $now = Carbon::now();
             $session = StoveSession::query()->create([
                 'uid' => Str::ulid()->toString(),
@@ -191,10 +178,11 @@ final readonly class StartSession
      * @param  array<string, mixed>  $data
      * @param  ?Carbon  $at when it was done; null for now
      */
-    public static function note(StoveSession $session, string $kind, array $data = [], ?Carbon $at = null): void
+    public static function note(StoveSession $session, string $kind, array $data = [], ?Carbon $at = null): StoveEvent
     {
         $user = Auth::user();
-        StoveEvent::query()->create([
+
+        return StoveEvent::query()->create([
             'stove_session_id' => $session->id,
             'kind' => $kind,
             'data' => $data,
@@ -215,13 +203,10 @@ final readonly class StartSession
         }
         foreach ($found as $batch) {
             if (! $trial && $batch->stage !== Stage::Steeping) {
-                throw (new DiaryException(
-                    'not_open',
-                    sprintf('The %s is not filled yet, or strained already: there is nothing to warm.', $batch->herb_name),
-                ))->about('batches');
+                throw DiaryException::nothingToWarm($batch->herb_name)->about('batches');
             }
             if (! $trial && StoveJar::standing()->where('batch_id', $batch->id)->exists()) {
-                throw (new DiaryException('not_open', sprintf('The %s stands in a cooker already.', $batch->herb_name)))->about('batches');
+                throw DiaryException::standsInACooker($batch->herb_name)->about('batches');
             }
         }
 
@@ -270,13 +255,7 @@ final readonly class StartSession
         $probe =
             Probe::query()->where('uid', $watch)->first() ??
             throw new WarmthException('unknown', 'Say how its warmth is watched: by eye, or by which thermometer.', 'watch');
-        $busy = StoveProbe::query()
-            ->where('probe_id', $probe->id)
-            ->whereHas('session', fn ($query) => $query->where('state', '!=', StoveSession::ENDED))
-            ->exists();
-        if ($busy) {
-            throw new WarmthException('taken', sprintf('“%s” stands in another pot just now.', $probe->called), 'watch');
-        }
+        $probe->stands() && throw WarmthException::standsElsewhere($probe->called)->about('watch');
         if ($probe->kind === Probe::SIMULATED) {
             $probe->update(['state' => null]);
         }

@@ -3,7 +3,6 @@
 namespace App\Actions\Stove;
 
 use App\Actions\Batches\StrikeOut;
-use App\Models\Batch;
 use App\Models\Probe;
 use App\Models\StoveEvent;
 use App\Models\StoveProbe;
@@ -15,18 +14,23 @@ use Kettle\Reason\RefusedException;
 use Kettle\Warmth\WarmthException;
 
 /**
- * Takes back what was written down by mistake at a warm pot: a warmth read by eye, or its last shaking or topping up.
- * What was taken back stays in the pot's logbook, beside the line that says so.
+ * Takes back what was written down by mistake at a warm pot: a warmth read by eye, its last shaking or topping up, and the
+ * last that was switched there, ended too. What was taken back stays in the pot's logbook, beside the line that says so.
  */
 final readonly class TakeBack
 {
-    /** What can be taken back of what was done; the rest is switched back, or begun anew. */
+    /** What rests on none of the others: of each the last can be taken back. */
     public const DONE = ['topped_up', 'shaken'];
 
     /** The line that takes one of them back. */
     public const BACK = 'done_back';
 
-    public function __construct(private TakeReadings $readings, private StrikeOut $strike) {}
+    public function __construct(
+        private TakeReadings $readings,
+        private StrikeOut $strike,
+        private Switching $switching,
+        private PlanDiary $diary,
+    ) {}
 
     /**
      * @param  string  $entry as ofReading() and ofDone() write it
@@ -41,7 +45,8 @@ final readonly class TakeBack
         }
         DB::transaction(function () use ($session, $what, $which): void {
             $locked = StoveSession::query()->whereKey($session->id)->lockForUpdate()->with('probes.probe')->firstOrFail();
-            if ($locked->state === StoveSession::ENDED) {
+            // Once it is over only that it is over can be taken back.
+            if ($locked->state === StoveSession::ENDED && $what !== 'done') {
                 throw new DiaryException('not_open', 'This is over: what was counted is in the logbooks of its jars.');
             }
             match ($what) {
@@ -51,6 +56,7 @@ final readonly class TakeBack
             };
             $locked->version++;
             $locked->save();
+            $locked->speed === 1 && $what === 'done' && ($this->diary)();
         });
         $session->refresh();
     }
@@ -73,21 +79,26 @@ final readonly class TakeBack
     }
 
     /**
-     * Which of what was done can be taken back: the last of each, where what stood before it is known.
+     * Which of what was done can be taken back: the last of each, and of all that was switched the last, where what stood
+     * before it is known; of a pot that is over, that it is.
      *
      * @param  iterable<StoveEvent>  $events the newest first
      * @return list<int> ids
      */
-    public static function open(iterable $events): array
+    public static function open(StoveSession $session, iterable $events): array
     {
+        $over = $session->state === StoveSession::ENDED;
         $back = self::undone($events);
         $seen = $open = [];
         foreach ($events as $event) {
-            if (in_array($event->kind, self::DONE, true) && ! in_array($event->id, $back, true)) {
-                if (! isset($seen[$event->kind]) && isset($event->data['before'])) {
-                    $open[] = $event->id;
-                }
-                $seen[$event->kind] = true;
+            $sort = match (true) {
+                in_array($event->kind, Switching::KINDS, true) => 'switched',
+                in_array($event->kind, self::DONE, true) => $event->kind,
+                default => null,
+            };
+            if ($sort !== null && ! isset($seen[$sort]) && ! in_array($event->id, $back, true)) {
+                isset($event->data['before']) && (! $over || $event->kind === Switching::ENDED) && ($open[] = $event->id);
+                $seen[$sort] = true;
             }
         }
 
@@ -102,8 +113,10 @@ final readonly class TakeBack
     {
         $back = [];
         foreach ($events as $event) {
-            $of = $event->kind === self::BACK ? $event->data['event'] ?? null : null;
-            is_int($of) && ($back[] = $of);
+            foreach ($event->kind === self::BACK ? ['event', 'with'] : [] as $which) {
+                $of = $event->data[$which] ?? null;
+                is_int($of) && ($back[] = $of);
+            }
         }
 
         return $back;
@@ -128,13 +141,15 @@ final readonly class TakeBack
     private function done(StoveSession $session, int $id): void
     {
         $events = $session->events()->orderByDesc('id')->get();
-        $event = in_array($id, self::open($events), true) ? $events->firstWhere('id', $id) : null;
+        $event = in_array($id, self::open($session, $events), true) ? $events->firstWhere('id', $id) : null;
         if ($event === null) {
             throw WarmthException::notFromHere();
         }
-        /** @var array{at: string, ml?: float|int, entries?: list<array{string, string}>} $before */
+        /** @var array{at: string, ml?: float|int, entries?: list<array{string, string}>, with?: int} $before */
         $before = $event->data['before'];
-        if ($event->kind === 'topped_up') {
+        if (in_array($event->kind, Switching::KINDS, true)) {
+            $this->switching->back($session, $event);
+        } elseif ($event->kind === 'topped_up') {
             $session->filled_at = Carbon::parse($before['at']);
             $session->filled_ml = (string) ($before['ml'] ?? 0);
             foreach ($session->probes as $standing) {
@@ -146,18 +161,11 @@ final readonly class TakeBack
                 $session->shaken_at = Carbon::parse($before['at']);
             }
             foreach ($before['entries'] ?? [] as [$batch, $entry]) {
-                $this->strikeOut($batch, $entry);
+                Switching::strikeOut($this->strike, $batch, $entry);
             }
         }
-        StartSession::note($session, self::BACK, ['event' => $event->id, 'kind' => $event->kind]);
-    }
-
-    private function strikeOut(string $batch, string $entry): void
-    {
-        try {
-            ($this->strike)(Batch::query()->where('uid', $batch)->firstOrFail(), $entry);
-        } catch (RefusedException) {
-            // Struck out there before.
-        }
+        $said = array_intersect_key($event->data, ['setting' => true, 'herb' => true]);
+        $with = isset($before['with']) ? ['with' => $before['with']] : [];
+        StartSession::note($session, self::BACK, ['event' => $event->id, 'kind' => $event->kind] + $said + $with);
     }
 }

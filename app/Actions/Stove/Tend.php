@@ -19,7 +19,11 @@ use Kettle\Reason\Said;
 use Kettle\Time\Dates;
 use Kettle\Vessel\CookerException;
 
-/** What is done at a warm pot: switched, topped up, shaken, a jar taken out, ended. Each is a line of its logbook, and of the batches'. */
+/**
+ * What is done at a warm pot: switched, topped up, shaken, a jar taken out, ended. Each is a line of its logbook, and of the batches'.
+ *
+ * @phpstan-import-type Stood from Switching
+ */
 final readonly class Tend
 {
     public const ACTS = ['pause', 'on', 'topped_up', 'shaken', 'setting', 'lid_on', 'lid_off', 'jar_out', 'end'];
@@ -58,15 +62,16 @@ final readonly class Tend
             if ($locked->state === StoveSession::ENDED) {
                 throw new DiaryException('not_open', 'This is over: the jars are out. Start anew to go on.');
             }
+            $before = Switching::stands($locked);
             match ($what) {
-                'pause' => $this->pause($locked),
-                'on' => $this->on($locked),
+                'pause' => $this->pause($locked, $before),
+                'on' => $this->on($locked, $before),
                 'topped_up' => $this->topUp($locked, $with),
                 'shaken' => $this->shaken($locked),
-                'setting' => $this->setting($locked, (string) $with, trim($confirmed)),
-                'lid_on', 'lid_off' => $this->lid($locked, $what === 'lid_on'),
-                'jar_out' => $this->takeOut($locked, (string) $with),
-                default => $this->end($locked),
+                'setting' => $this->setting($locked, (string) $with, trim($confirmed), $before),
+                'lid_on', 'lid_off' => $this->lid($locked, $what === 'lid_on', $before),
+                'jar_out' => $this->takeOut($locked, (string) $with, $before),
+                default => $this->end($locked, $before),
             };
             $locked->version++;
             $locked->save();
@@ -76,34 +81,38 @@ final readonly class Tend
         $session->speed === 1 && ($this->diary)(Said::of('moved.cooker-free'));
     }
 
-    private function pause(StoveSession $session): void
+    /** @param  Stood  $before */
+    private function pause(StoveSession $session, array $before): void
     {
         if ($session->state !== StoveSession::ON) {
             throw new DiaryException('not_open', 'It is off already.');
         }
+        $entries = [];
         foreach ($this->standing($session) as $jar) {
-            $this->off($session, $jar);
+            $entries = [...$entries, ...$this->off($session, $jar)];
         }
         $session->state = StoveSession::PAUSED;
         $session->switched_at = Carbon::now();
-        StartSession::note($session, 'paused');
+        StartSession::note($session, 'paused', ['before' => ['entries' => $entries] + $before]);
     }
 
-    private function on(StoveSession $session): void
+    /** @param  Stood  $before */
+    private function on(StoveSession $session, array $before): void
     {
         if ($session->state !== StoveSession::PAUSED) {
             throw new DiaryException('not_open', 'It is on already.');
         }
+        $entries = [];
         foreach ($this->standing($session) as $jar) {
             if ($session->speed === 1) {
                 $progress = $this->records->progress($jar->batch);
-                $progress->warmed->onSince === null && $this->task($jar->batch, Step::WarmOn, $progress->warmed->nth());
+                $progress->warmed->onSince === null && ($entries[] = $this->task($jar->batch, Step::WarmOn, $progress->warmed->nth()));
             }
         }
         $session->state = StoveSession::ON;
         $session->switched_at = Carbon::now();
         $session->shaken_at = Carbon::now();
-        StartSession::note($session, 'on', ['setting' => $session->setting]);
+        StartSession::note($session, 'on', ['setting' => $session->setting, 'before' => ['entries' => $entries] + $before]);
     }
 
     private function topUp(StoveSession $session, ?string $typed): void
@@ -159,7 +168,8 @@ final readonly class Tend
         StartSession::note($session, 'shaken', ['before' => $before], $at);
     }
 
-    private function setting(StoveSession $session, string $name, string $confirmed): void
+    /** @param  Stood  $before */
+    private function setting(StoveSession $session, string $name, string $confirmed, array $before): void
     {
         /** @var array{settings: list<array{name: string}>} $cooker */
         $cooker = $session->set_up['cooker'];
@@ -181,66 +191,83 @@ final readonly class Tend
         StartSession::note(
             $session,
             'setting',
-            ['setting' => $name] + ($stop === null ? [] : ['stop' => $stop->toArray(), 'confirmed' => $confirmed]),
+            ['setting' => $name, 'before' => $before] + ($stop === null ? [] : ['stop' => $stop->toArray(), 'confirmed' => $confirmed]),
         );
     }
 
-    private function lid(StoveSession $session, bool $on): void
+    /** @param  Stood  $before */
+    private function lid(StoveSession $session, bool $on, array $before): void
     {
         $session->set_up = ['lid' => $on] + $session->set_up;
-        StartSession::note($session, $on ? 'lid_on' : 'lid_off');
+        StartSession::note($session, $on ? 'lid_on' : 'lid_off', ['before' => $before]);
     }
 
-    private function takeOut(StoveSession $session, string $uid): void
+    /** @param  Stood  $before */
+    private function takeOut(StoveSession $session, string $uid, array $before): void
     {
         $jar =
             $this->standing($session)->first(fn (StoveJar $jar) => $jar->batch->uid === $uid) ??
             throw (new DiaryException('not_open', 'That is not in this cooker.'))->about('with');
-        $this->out($session, $jar);
-        StartSession::note($session, 'jar_out', ['batch' => $uid, 'herb' => Said::just($jar->batch->herbs)->toArray()]);
-        if ($this->standing($session)->isEmpty()) {
-            $this->over($session);
+        $before = ['entries' => $this->out($session, $jar)] + $before;
+        $data = ['batch' => $uid, 'herb' => Said::just($jar->batch->herbs)->toArray()];
+        if (! $this->standing($session)->isEmpty()) {
+            StartSession::note($session, 'jar_out', $data + ['before' => $before]);
+        } else {
+            // The last one out ends it: the two are one, and are taken back as one.
+            $this->over($session, ['with' => StartSession::note($session, 'jar_out', $data)->id] + $before);
         }
     }
 
-    private function end(StoveSession $session): void
+    /** @param  Stood  $before */
+    private function end(StoveSession $session, array $before): void
     {
+        $entries = [];
         foreach ($this->standing($session) as $jar) {
-            $this->out($session, $jar);
+            $entries = [...$entries, ...$this->out($session, $jar)];
         }
-        $this->over($session);
+        $this->over($session, ['entries' => $entries] + $before);
     }
 
-    private function over(StoveSession $session): void
+    /** @param  Stood  $before */
+    private function over(StoveSession $session, array $before): void
     {
         $session->state = StoveSession::ENDED;
         $session->ended_at = Carbon::now();
         $session->switched_at = Carbon::now();
-        StartSession::note($session, 'ended');
+        StartSession::note($session, Switching::ENDED, ['before' => $before]);
     }
 
-    private function out(StoveSession $session, StoveJar $jar): void
+    /** @return list<array{string, string}> what went into its batch's logbook: the batch and the entry */
+    private function out(StoveSession $session, StoveJar $jar): array
     {
-        $this->off($session, $jar);
+        $entries = $this->off($session, $jar);
         $jar->hours = (string) round($this->hours($session, $jar), 3);
         $jar->out_at = Carbon::now();
         $jar->save();
+
+        return $entries;
     }
 
-    /** Off for one jar: what it gathered since it went on goes to its batch's logbook. */
-    private function off(StoveSession $session, StoveJar $jar): void
+    /**
+     * Off for one jar: what it gathered since it went on goes to its batch's logbook.
+     *
+     * @return list<array{string, string}> as out()
+     */
+    private function off(StoveSession $session, StoveJar $jar): array
     {
         if ($session->speed > 1) {
-            return;
+            return [];
         }
         $progress = $this->records->progress($jar->batch);
         if ($progress->warmed->onSince === null) {
-            return;
+            return [];
         }
         $hours = $this->hours($session, $jar);
-        $this->task($jar->batch, Step::WarmOff, $progress->warmed->nth(), round(max(0.0, $hours - (float) $jar->logged_h), 3));
+        $entry = $this->task($jar->batch, Step::WarmOff, $progress->warmed->nth(), round(max(0.0, $hours - (float) $jar->logged_h), 3));
         $jar->logged_h = (string) round($hours, 3);
         $jar->save();
+
+        return [$entry];
     }
 
     private function hours(StoveSession $session, StoveJar $jar): float
@@ -264,9 +291,12 @@ final readonly class Tend
         return $session->jars->filter(fn (StoveJar $jar) => $jar->out_at === null)->values()->toBase();
     }
 
-    /** @param  ?float  $warmH hours at warmth that a thermometer counted */
-    private function task(Batch $batch, Step $step, int $nth, ?float $warmH = null): void
+    /**
+     * @param  ?float  $warmH hours at warmth that a thermometer counted
+     * @return array{string, string} the batch and the entry
+     */
+    private function task(Batch $batch, Step $step, int $nth, ?float $warmH = null): array
     {
-        ($this->record)($batch, $step->key($nth), 'done', null, null, warmH: $warmH);
+        return [$batch->uid, ($this->record)($batch, $step->key($nth), 'done', null, null, warmH: $warmH)->uid];
     }
 }

@@ -132,7 +132,7 @@ final class StoveController extends Controller
         return $this->pot($session->refresh());
     }
 
-    #[Operation('A warmth read by eye, a shaking or a topping up taken back')]
+    #[Operation('A warmth read by eye, a shaking, a topping up or the last that was switched, taken back')]
     public function undo(Requests\UndoEntry $form, StoveSession $session, TakeBack $back): StoveView
     {
         $back($session, $form->string('entry')->toString());

@@ -33,7 +33,7 @@ final readonly class PotLines
     public function done(StoveSession $session, array $undone): array
     {
         $events = $session->events()->orderByDesc('id')->limit(self::LINES)->get();
-        $open = $session->state === StoveSession::ENDED ? [] : TakeBack::open($events);
+        $open = TakeBack::open($session, $events);
 
         return array_values(
             $events
@@ -85,7 +85,16 @@ final readonly class PotLines
             ? (float) $event->data[$key]
             : null;
 
-        return match ($event->kind) {
+        return $this->line($event->kind, $text, $number, $event->data['herb'] ?? '');
+    }
+
+    /**
+     * @param  \Closure(string): string  $text of what is kept of it
+     * @param  \Closure(string): ?float  $number
+     */
+    private function line(string $kind, \Closure $text, \Closure $number, mixed $herb): string
+    {
+        return match ($kind) {
             'started' => 'Jars in, switched to '.$text('setting'),
             'paused' => 'Switched off',
             'on' => 'On again, '.$text('setting'),
@@ -94,14 +103,14 @@ final readonly class PotLines
             'setting' => 'Switched to '.$text('setting'),
             'lid_on' => 'Lid on',
             'lid_off' => 'Lid off',
-            'jar_out' => 'Taken out: '.$this->kitchens->words()->thing($event->data['herb'] ?? ''),
+            'jar_out' => 'Taken out: '.$this->kitchens->words()->thing($herb),
             'learned' => 'The pot was learned from this',
             'read_back' => sprintf(
                 'Taken back: %s, read at %s',
                 $this->warmths->reading($number('c') ?? 0.0),
                 $this->at->clock((int) $number('at')),
             ),
-            TakeBack::BACK => 'Taken back: '.($text('kind') === 'shaken' ? 'shaken and wiped' : 'water topped up'),
+            TakeBack::BACK => 'Taken back: '.lcfirst($this->line($text('kind'), $text, $number, $herb)),
             default => 'All out, ended',
         };
     }
