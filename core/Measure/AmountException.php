@@ -64,6 +64,12 @@ final class AmountException extends RefusedException
         );
     }
 
+    /** @param  string  $typed a range, of what is not wished but there */
+    public static function notOneFigure(string $typed): self
+    {
+        return new self('ambiguous', sprintf('“%s” is from one figure to another. Write the one that was read.', self::short($typed)));
+    }
+
     public static function fractionOfWhat(string $typed): self
     {
         return new self('ambiguous', sprintf('“%s” of what? Write it like half of it, or with its unit.', self::short($typed)));

@@ -44,7 +44,14 @@ final readonly class AmountReader
         private MeasureSystem $custom = MeasureSystem::Us,
         private float $dropsPerMl = self::DROPS_PER_ML,
         private ?\Closure $own = null,
+        private bool $one = false,
     ) {}
+
+    /** The same for what was weighed, measured or counted, which is one figure; a wish may be a range. */
+    public function one(): self
+    {
+        return new self($this->custom, $this->dropsPerMl, $this->own, true);
+    }
 
     /** Whether a word is a unit of measure in every house. */
     public static function knows(string $word): bool
@@ -179,6 +186,9 @@ final readonly class AmountReader
         }
         if (preg_match('/^('.self::NUMBER.')\s*(?:-|to)\s*('.self::NUMBER.')\s*([^\d]*)$/u', $text, $m) !== 1) {
             return null;
+        }
+        if ($this->one) {
+            throw AmountException::notOneFigure($typed);
         }
         $unit = $this->unit($m[3], $typed, $wanted, $bareUnit);
 

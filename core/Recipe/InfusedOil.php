@@ -263,7 +263,10 @@ final readonly class InfusedOil
             Fields::text($fields, 'called') ?? $id,
             Fields::text($fields, 'called') ?? $id,
             $oils,
-            $kitchen->reader()->within(Fields::text($fields, 'left') ?? '', Kind::Volume, 'mL', 0.0, 20_000.0)->value,
+            $kitchen
+                ->reader()
+                ->one()
+                ->within(Fields::text($fields, 'left') ?? '', Kind::Volume, 'mL', 0.0, 20_000.0)->value,
             $day('since') ?? $kitchen->today(),
             $day('opened'),
             $day('best_before') ?? throw MaterialException::infusedDay(),

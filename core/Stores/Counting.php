@@ -54,7 +54,8 @@ final readonly class Counting
         $left = match (true) {
             $share !== null => $this->part($share, $typed),
             $this->measure === null => $this->pieces($said),
-            default => $this->amounts->within($said, $this->measure, $this->measure->value, 0.01, self::MOST, $this->density)->value,
+            default => $this->amounts->one()->within($said, $this->measure, $this->measure->value, 0.01, self::MOST, $this->density)
+                ->value,
         };
 
         return $left <= $this->stock->got * self::TIMES_GOT

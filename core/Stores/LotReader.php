@@ -214,7 +214,7 @@ final class LotReader
         if ($typed === '') {
             throw LotException::sizeless();
         }
-        $ml = $this->amounts->within($typed, Kind::Volume, 'mL', 1.0, 5_000.0)->value;
+        $ml = $this->amounts->one()->within($typed, Kind::Volume, 'mL', 1.0, 5_000.0)->value;
         if (mb_strlen($called) > 80) {
             throw LotException::tooLong('called', 80);
         }
@@ -249,14 +249,16 @@ final class LotReader
             return preg_match('/^\d{1,5}$/', $typed) === 1 && (int) $typed <= 10_000 ? (float) $typed : throw LotException::count($typed);
         }
 
-        return $this->amounts->within(
-            $typed,
-            $measure,
-            $measure->value,
-            0.01,
-            $measure === Kind::Mass ? 100_000 : 200_000,
-            $density ?? $form?->bulk->loose,
-        )->value;
+        return $this->amounts
+            ->one()
+            ->within(
+                $typed,
+                $measure,
+                $measure->value,
+                0.01,
+                $measure === Kind::Mass ? 100_000 : 200_000,
+                $density ?? $form?->bulk->loose,
+            )->value;
     }
 
     private function price(string $typed): float

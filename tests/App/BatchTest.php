@@ -290,7 +290,8 @@ it('answers whatever is sent with a sentence and a 4xx', function () {
     $raw('{"wish":')->assertStatus(400);
     $raw('"text"')->assertStatus(400);
     $raw("{\"wish\":{\"herb\":{\"name\":\"\xff\"},\"oils\":[\"olive\"]}}")->assertStatus(400);
-    $this->atHouse('GET', '/shelf?part=steeping&after=rubbish')->assertOk();
+    $this->atHouse('GET', '/shelf?part=steeping&after=rubbish')->assertStatus(422)->assertJsonPath('faults.0.field', 'after');
+    $this->atHouse('GET', '/shelf?after=rubbish')->assertStatus(422);
     // Signs are no names, and stand for no others.
     foreach (["%_\\'\"; xyzzy", '%', '_', "\\'\";"] as $typed) {
         $this->atHouse('GET', '/find?q='.urlencode($typed))

@@ -312,6 +312,32 @@ it('tells by all of a file what its clouds are a part of', function (string $clo
     'words' => ['grey', [], ['Clouds are a share from 0 to 1, per cent, or eighths as in 5/8.']],
 ]);
 
+it('reads the unit that stands in the head of a column', function (string $csv, array $days, string $note) {
+    $took = $this->atHouse('POST', '/weather', ['csv' => base64_encode($csv), 'do' => true])
+        ->assertOk()
+        ->json();
+    $kept = DB::table('weather_days')
+        ->orderBy('day')
+        ->get(['cloud', 'low_c', 'high_c']);
+    expect($kept->map(fn ($day) => array_map('floatval', array_values((array) $day)))->all())
+        ->toEqual($days)
+        ->and(implode(' ', $took['notes']))
+        ->toContain($note);
+})->with([
+    'per cent' => [
+        "Date,Cloud cover (%),Min temp (°C),Max temp (°C)\n2026-11-20,1,4,9\n2026-11-21,80 %,-1,3\n",
+        [[0.01, 4.0, 9.0], [0.8, -1.0, 3.0]],
+        '“cloud cover (%)” is read as percent',
+    ],
+    // 41 F is 5 C and 50 F is 10 C by C = (F - 32) / 1.8, NIST SP 811, B.8.
+    'Fahrenheit, and one cell in its own degrees' => [
+        "day;cloud pct;Low °F;High [°F]\n2026-11-20;50;41;50\n2026-11-21;50;41;10 C\n",
+        [[0.5, 5.0, 10.0], [0.5, 5.0, 10.0]],
+        '“high [°f]” is read as high_f',
+    ],
+    'eighths' => ["day,Clouds (oktas)\n2026-11-20,2\n", [[0.25, 8.0, 13.0]], '“clouds (oktas)” is read as oktas'],
+]);
+
 it('reads eighths by their column, and degrees as they are read here', function () {
     $this->call_('PATCH', '/me', ['temperature' => 'f'])->assertOk();
     $csv = "day,oktas,low,high\n2026-11-20,8,41,50\n2026-11-21,2,5 C,10 C\n2026-11-21,3,,\n2026-11-22,9,,\n";

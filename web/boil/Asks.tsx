@@ -112,7 +112,7 @@ export function Word({ slot, ...its }: Its & { slot: string }) {
         </>
       )
     case 'hours':
-      return <Typed {...typed} name="hours" about="hours_a_day" label="Hours a day" placeholder="6 to 10" max={20} />
+      return <Typed {...typed} name="hours" about="hours_a_day" label="Hours a day" placeholder="8" max={20} />
     case 'share':
       return <Typed {...typed} name="share" label="Glycerin, per cent" max={20} />
     case 'now':

@@ -13,6 +13,7 @@ use App\Models\LotMove;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Kettle\Diary\Stage;
+use Kettle\Reason\RefusedException;
 use Kettle\Recipe\Planning;
 use Kettle\Stores\Counting;
 use Kettle\Stores\LotException;
@@ -127,12 +128,10 @@ final readonly class SaveLot
     /** @throws LotException|\Kettle\Measure\AmountException */
     public function count(Lot $lot, string $typed, string $note): Lot
     {
-        return $this->setLeft(
-            $lot,
-            $this->counted($lot->kind, $lot->material, $lot->form, new Stock((float) $lot->got, (float) $lot->left), $typed),
-            'count',
-            $note,
-        );
+        $stock = new Stock((float) $lot->got, (float) $lot->left);
+        $left = RefusedException::at('amount', fn () => $this->counted($lot->kind, $lot->material, $lot->form, $stock, $typed));
+
+        return $this->setLeft($lot, $left, 'count', $note);
     }
 
     /**

@@ -3,6 +3,7 @@
 namespace App\Actions\Stove;
 
 use App\Files\CsvTable;
+use App\Files\Heads;
 use App\House\KitchenFactory;
 use App\Models\Probe;
 use App\Models\StoveSession;
@@ -67,16 +68,8 @@ final readonly class ReadingsCsv
         foreach (['c' => ['°c', 'celsius', 'deg_c'], 'f' => ['°f', 'fahrenheit', 'deg_f']] as $unit => $names) {
             $also += array_fill_keys($names, $unit);
         }
-        foreach (['temperature', 'temp', 'warmth', 'reading'] as $called) {
-            $also[$called] = 'warmth';
-            foreach (['c', 'f'] as $unit) {
-                foreach (['_%s', '_°%s', '_(%s)', '_(°%s)', '(°%s)', '(%s)', '_[°%s]', '_deg_%s'] as $written) {
-                    $also[$called.sprintf($written, $unit)] = $unit;
-                }
-            }
-        }
-        unset($also['warmth']);
+        $called = ['temperature', 'temp', 'warmth', 'reading'];
 
-        return $also;
+        return $also + array_fill_keys(array_diff($called, ['warmth']), 'warmth') + Heads::degrees($called, 'c', 'f');
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Actions\Sun;
 
 use App\Files\CsvTable;
+use App\Files\Heads;
 use App\House\KitchenFactory;
 use App\Models\Tenancy\CurrentHouse;
 use App\Models\WeatherDay;
@@ -27,17 +28,13 @@ final readonly class TakeWeather
 
     private const RISE_C = 5.0;
 
-    private const ALSO = [
-        'date' => 'day',
-        'clouds' => 'cloud',
-        'cloud_cover' => 'cloud',
-        'cloudcover' => 'cloud',
-        'okta' => 'oktas',
-        'min' => 'low',
-        'tmin' => 'low',
-        'max' => 'high',
-        'tmax' => 'high',
-    ];
+    private const COLUMNS = ['day', 'cloud', 'percent', 'oktas', 'low', 'low_c', 'low_f', 'high', 'high_c', 'high_f'];
+
+    private const CLOUDS = ['cloud', 'clouds', 'cloud_cover', 'cloudcover', 'cloudiness'];
+
+    private const LOWS = ['low', 'min', 'tmin', 'minimum', 'temp_min', 'min_temp', 'lowest'];
+
+    private const HIGHS = ['high', 'max', 'tmax', 'maximum', 'temp_max', 'max_temp', 'highest'];
 
     public function __construct(private CurrentHouse $current, private KitchenFactory $kitchens) {}
 
@@ -47,10 +44,10 @@ final readonly class TakeWeather
         $table = CsvTable::read(
             $bytes,
             ['day', 'cloud'],
-            [['day'], ['cloud', 'oktas']],
-            ['day', 'cloud', 'oktas', 'low', 'high'],
+            [['day'], ['cloud', 'percent', 'oktas']],
+            self::COLUMNS,
             self::ROWS,
-            self::ALSO,
+            self::also(),
         )->withDays(['day']);
         $house = $this->current->house()->id;
         $kitchen = $this->kitchens->plain();
@@ -66,12 +63,14 @@ final readonly class TakeWeather
                 if ($day > $today || $day < $today->modify('-2 years')) {
                     throw WarmthException::weather('A day of the last two years, not one to come.');
                 }
-                $cloud =
-                    ($row['cloud'] ?? '') === '' && isset($row['oktas'])
-                        ? $this->cloud($row['oktas'].'/'.self::EIGHTHS, $bare)
-                        : $this->cloud($row['cloud'] ?? '', $bare);
-                $low = $this->warmth($row['low'] ?? '', self::LOW_C, $kitchen);
-                $high = $this->warmth($row['high'] ?? '', max($low, self::LOW_C) + self::RISE_C, $kitchen);
+                $cloud = match (true) {
+                    ($row['cloud'] ?? '') !== '' => $this->cloud($row['cloud'], $bare),
+                    ($row['percent'] ?? '') !== '' => $this->cloud(rtrim($row['percent'], '% ').'%', $bare),
+                    isset($row['oktas']) => $this->cloud($row['oktas'].'/'.self::EIGHTHS, $bare),
+                    default => $this->cloud('', $bare),
+                };
+                $low = $this->warmth($row, 'low', self::LOW_C, $kitchen);
+                $high = $this->warmth($row, 'high', max($low, self::LOW_C) + self::RISE_C, $kitchen);
                 if ($high < $low) {
                     throw WarmthException::weather('The high of a day is not below its low.');
                 }
@@ -94,6 +93,20 @@ final readonly class TakeWeather
         }
 
         return new WeatherTaken(count($rows), RefusedReading::ofFile($refused, $table->crooked), $table->notes);
+    }
+
+    /** @return array<string, string> what weather stations call their columns: common practice, no source */
+    private static function also(): array
+    {
+        $also = ['date' => 'day', 'okta' => 'oktas'];
+        foreach (['cloud' => self::CLOUDS, 'low' => self::LOWS, 'high' => self::HIGHS] as $column => $called) {
+            $also += array_fill_keys(array_diff($called, [$column]), $column);
+        }
+
+        return $also +
+            Heads::of(self::CLOUDS, ['percent' => ['%', 'percent', 'pct', 'per_cent'], 'oktas' => ['okta', 'oktas', 'eighths', '1/8']]) +
+            Heads::degrees(self::LOWS, 'low_c', 'low_f') +
+            Heads::degrees(self::HIGHS, 'high_c', 'high_f');
     }
 
     /**
@@ -133,12 +146,22 @@ final readonly class TakeWeather
         return $share <= 1 ? $share : throw WarmthException::weather('No sky has more clouds than it can hold: at most 1, 100 % or 8/8.');
     }
 
-    private function warmth(string $typed, float $else, Kitchen $kitchen): float
+    /**
+     * @param  array<string, string>  $row
+     * @param  'low'|'high'  $which
+     */
+    private function warmth(array $row, string $which, float $else, Kitchen $kitchen): float
     {
-        if (trim($typed) === '') {
+        [$typed, $unit] = match (true) {
+            ($row[$which] ?? '') !== '' => [$row[$which], ''],
+            ($row[$which.'_c'] ?? '') !== '' => [$row[$which.'_c'], ' C'],
+            default => [$row[$which.'_f'] ?? '', ' F'],
+        };
+        if ($typed === '') {
             return $else;
         }
-        $celsius = $kitchen->celsius($typed);
+        // What has its own unit keeps it, whatever the head says.
+        $celsius = $kitchen->celsius(preg_match('/[cf]\s*$/i', $typed) === 1 ? $typed : $typed.$unit);
 
         return $celsius >= -60 && $celsius <= 60 ? round($celsius, 1) : throw WarmthException::weather('No day is so warm or so cold.');
     }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\AskedException;
 use App\OpenApi\Operation;
 use App\Pages\Shelf\ShelfPage;
 use App\Responses\Press\PressList;
@@ -17,7 +18,10 @@ final class ShelfController extends Controller
     #[Operation('Every jar', query: ['part' => ['steeping', 'resting', 'bottled'], 'after'])]
     public function show(Request $request): Shelf
     {
-        return $this->page->boards($this->asked($request, 'part'), $this->asked($request, 'after'));
+        [$part, $after] = [$this->asked($request, 'part'), $this->asked($request, 'after')];
+        $after === '' || $this->page->isMark($part, $after) || throw AskedException::unreadable('after');
+
+        return $this->page->boards($part, $after);
     }
 
     #[Operation('What wants the press')]

@@ -21,7 +21,39 @@ class BoilDown extends Form
         'extract_now',
     ];
 
+    /** Fields that are asked for by some only of what is boiled down, and by which. */
+    private const OF = [
+        'decoction' => ['want', 'water', 'herb', 'hardness'],
+        'glycerin' => ['total', 'extract_now', 'share'],
+        'long-oil' => [
+            'stage',
+            'oil',
+            'paste',
+            'decoction',
+            'liquid',
+            'hardness',
+            'purpose',
+            'paste_herbs',
+            'hours_a_day',
+            'carrier',
+            'oil_from',
+            'liquid_from',
+        ],
+    ];
+
     public function rules(): array
+    {
+        $rules = $this->shapes();
+        foreach (array_unique(array_merge(...array_values(self::OF))) as $field) {
+            $of = array_keys(array_filter(self::OF, fn (array $fields) => in_array($field, $fields, true)));
+            $rules[$field][] = 'prohibited_unless:what,'.implode(',', $of);
+        }
+
+        return $rules;
+    }
+
+    /** @return array<string, list<string>> */
+    private function shapes(): array
     {
         return [
             'what' => ['required', 'string', 'in:decoction,long-oil,glycerin'],

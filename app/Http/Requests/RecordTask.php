@@ -11,10 +11,10 @@ final class RecordTask extends Form
             'task' => ['required', 'string', 'max:20'],
             'outcome' => ['required', 'in:done,skipped,later'],
             'reason' => ['nullable', 'required_if:outcome,skipped', 'string', 'max:500'],
-            'seen' => ['sometimes', 'nullable', 'array', 'max:3'],
+            'seen' => ['sometimes', 'nullable', 'prohibited_unless:outcome,done', 'array', 'max:3'],
             'seen.*' => ['in:herb_above,drops_wiped,fur,bubbles_calmed,colour_turned'],
-            'amount' => ['sometimes', 'nullable', 'string', 'max:40'],
-            'until' => ['nullable', 'required_if:outcome,later', 'string', 'max:16'],
+            'amount' => ['sometimes', 'nullable', 'prohibited_unless:outcome,done', 'string', 'max:40'],
+            'until' => ['nullable', 'required_if:outcome,later', 'prohibited_unless:outcome,later', 'string', 'max:16'],
         ];
     }
 }

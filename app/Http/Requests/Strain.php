@@ -12,8 +12,8 @@ final class Strain extends Form
     {
         return [
             'amount' => ['nullable', 'required_without:gross', 'string', 'max:80'],
-            'gross' => ['nullable', 'string', 'max:80'],
-            'tare' => ['nullable', 'string', 'max:80'],
+            'gross' => ['nullable', 'prohibits:amount', 'string', 'max:80'],
+            'tare' => ['nullable', 'prohibits:amount', 'string', 'max:80'],
             'way' => ['nullable', 'string', 'max:20'],
             'filter' => ['nullable', 'string', 'max:20'],
             'spent' => ['nullable', 'string', 'max:80'],

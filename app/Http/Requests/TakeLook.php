@@ -10,13 +10,20 @@ final class TakeLook extends Form
         return [
             'what' => ['required', 'in:colour,scent'],
             'plain' => ['sometimes', 'boolean'],
-            'swatch' => ['sometimes', 'nullable', 'string', 'regex:/^#[0-9a-fA-F]{6}$/D'],
-            'photo' => ['sometimes', 'nullable', 'string', 'max:8200000'],
-            'oil' => ['sometimes', 'nullable', 'array', 'size:2'],
+            'swatch' => [
+                'sometimes',
+                'nullable',
+                'prohibited_unless:what,colour',
+                'prohibits:photo',
+                'string',
+                'regex:/^#[0-9a-fA-F]{6}$/D',
+            ],
+            'photo' => ['sometimes', 'nullable', 'prohibited_unless:what,colour', 'string', 'max:8200000'],
+            'oil' => ['sometimes', 'nullable', 'prohibited_unless:what,colour', 'prohibits:swatch', 'array', 'size:2'],
             'oil.*' => ['numeric', 'between:0,1'],
-            'card' => ['sometimes', 'nullable', 'array', 'size:2'],
+            'card' => ['sometimes', 'nullable', 'prohibited_unless:what,colour', 'prohibits:swatch', 'array', 'size:2'],
             'card.*' => ['numeric', 'between:0,1'],
-            'score' => ['sometimes', 'nullable', 'integer', 'between:0,10'],
+            'score' => ['sometimes', 'nullable', 'prohibited_unless:what,scent', 'integer', 'between:0,10'],
             'note' => ['sometimes', 'nullable', 'string', 'max:500'],
         ];
     }

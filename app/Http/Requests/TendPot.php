@@ -12,8 +12,8 @@ final class TendPot extends Form
     {
         return [
             'what' => ['required', 'in:'.implode(',', \App\Actions\Stove\Tend::ACTS)],
-            'confirmed' => ['sometimes', 'nullable', 'string', 'max:500'],
-            'with' => ['sometimes', 'nullable', 'string', 'max:60'],
+            'confirmed' => ['sometimes', 'nullable', 'prohibited_unless:what,setting', 'string', 'max:500'],
+            'with' => ['sometimes', 'nullable', 'prohibited_unless:what,topped_up,setting,jar_out', 'string', 'max:60'],
         ];
     }
 }

@@ -16,7 +16,7 @@ final class TinGoes extends Form
             'tin' => ['required', 'integer', 'between:1,500'],
             'how' => ['required', Rule::in(TinGone::HOW)],
             'to' => ['nullable', 'string', 'max:160'],
-            'price' => ['nullable', 'numeric', 'between:0,100000'],
+            'price' => ['nullable', 'prohibited_unless:how,sold', 'numeric', 'between:0,100000'],
         ];
     }
 

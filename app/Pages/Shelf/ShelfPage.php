@@ -259,7 +259,13 @@ final readonly class ShelfPage
         );
     }
 
-    /** Where to go on along a board; what is not one of our own marks begins at the beginning. */
+    /** Whether one can go on along a board from there: it is one of the marks that were given with it. */
+    public function isMark(string $part, string $after): bool
+    {
+        return isset(self::PARTS[$part]) && $this->cursor($after, self::PARTS[$part][2]) !== null;
+    }
+
+    /** Where to go on along a board; null for its beginning. */
     private function cursor(string $after, string $order): ?Cursor
     {
         $mark = json_decode((string) base64_decode(strtr($after, '-_', '+/'), true), true);
