@@ -133,6 +133,9 @@ it('writes down for how much a tin was sold as it is typed, and never for nothin
             ->assertStatus(422)
             ->assertJsonPath('faults.0.field', 'price');
     }
+    $this->atHouse('POST', "{$path}/tins", ['tin' => 1, 'how' => 'given', 'price' => '4'])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'price');
     $sold = fn (int $tin, mixed $price): ?string => $this->atHouse('POST', "{$path}/tins", [
         'tin' => $tin,
         'how' => 'sold',

@@ -314,12 +314,19 @@ it('says what the scale will read by what is in it, and how much goes with that'
     expect($says($asPlanned, $second['id']))
         ->toEndWith('the scale then reads '.round($first['grams'] + $second['grams']).' g.')
         ->not->toContain('planned');
+    expect($says($asPlanned, $first['id']))
+        ->toStartWith('In the jug: '.round($first['grams']).' g of ')
+        ->not->toContain('planned');
     $this->atHouse('POST', "{$path}/undo", ['entry' => $asPlanned['entries'][0]['id']])->assertOk();
     // Twice as much went in: with twice of the other it is what was planned, and the scale reads what is on it.
     $twice = $this->atHouse('POST', "{$path}/weigh", ['part' => $first['id'], 'amount' => 2 * $first['grams'].' g'])->json();
     expect($says($twice, $second['id']))
         ->toContain('the scale then reads '.round(2 * $first['grams'] + $second['grams']).' g.')
         ->toContain('100 % more than planned: with '.round(2 * $second['grams']).' g of it the proportions are as planned');
+    // What is in says what went in, and not what was to go in.
+    expect($says($twice, $first['id']))
+        ->toStartWith('In the jug: '.round(2 * $first['grams']).' g of ')
+        ->toEndWith('; '.round($first['grams']).' g was planned.');
 });
 
 it('is weighed on the simulated scale, tare after tare', function () {

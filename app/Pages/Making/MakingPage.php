@@ -201,7 +201,7 @@ final readonly class MakingPage
     /** @return list<StepView> what goes in last by what there is by now, and not by what was planned */
     private function steps(Making $making, MakingState $state, Words $words): array
     {
-        return array_map(function (Stored $step) use ($state, $words): StepView {
+        return array_map(function (Stored $step) use ($making, $state, $words): StepView {
             $id = $step->text('id');
             $says = $step->said('says');
             if (in_array($id, MakingState::LAST, true) && $says !== null && ! $state->isDone($id)) {
@@ -217,8 +217,11 @@ final readonly class MakingPage
                     ] + $says->with,
                 );
             }
-            if (str_starts_with($id, 'weigh.') && $state->stage->isOpen() && ! $state->isDone($id)) {
-                $says = $this->weighing($state, substr($id, 6)) ?? $says;
+            if (str_starts_with($id, 'weigh.')) {
+                $part = substr($id, 6);
+                $says =
+                    $this->weighed($making, $state, $part) ??
+                    (($state->stage->isOpen() && ! $state->isDone($id) ? $this->weighing($state, $part) : null) ?? $says);
             }
             $does = match (true) {
                 str_starts_with($id, 'weigh.') => 'weigh',
@@ -229,6 +232,21 @@ final readonly class MakingPage
 
             return new StepView($id, $words->of($says), $does, $state->isDone($id));
         }, (new Stored($making->plan->document))->parts('steps'));
+    }
+
+    /** What was weighed, and beside it what was planned where it is not that; null of what was not weighed. */
+    private function weighed(Making $making, MakingState $state, string $id): ?Said
+    {
+        $grams = $state->weighed[$id] ?? null;
+        $part = $making->plan->pot->part($id);
+        if ($grams === null || $part === null) {
+            return null;
+        }
+        $as = ['mass' => ['g' => $grams], 'part' => $part->said];
+
+        return abs($grams - $part->grams) <= self::AS_PLANNED * $part->grams
+            ? Said::of('melt.step.in', $as)
+            : Said::of('melt.step.in-otherwise', $as + ['planned' => ['g' => $part->grams]]);
     }
 
     /** What is to be weighed next, on a scale that has on it what went in, and how much of it goes with that. */
