@@ -220,6 +220,17 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
     ],
     // So many jars of half a litre are no bottles that come out.
     ['2 x 500 ml jars of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '473', 'jars' => '2']],
+    ['a half-litre jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '473']],
+    ['a two-pint jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '946']],
+    ['a 2 pint jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '946']],
+    ['two pint jars of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '473', 'jars' => '2']],
+    [
+        'three two-pint jars of arnica in olive',
+        ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '946', 'jars' => '3'],
+    ],
+    ['an eight-ounce jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '237']],
+    // No jar of the house is of that size: it is marked, and none is made of it.
+    ['a three-litre jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']]], ['1 three-litre']],
     [
         'three parts linden to one part mullein in 3 parts rice bran to one part castor',
         [
