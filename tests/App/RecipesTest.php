@@ -250,3 +250,27 @@ it('keeps a product that was wanted by a day as a recipe for any day, with the o
     expect((new Opis\JsonSchema\Validator())->validate(json_decode($file->getContent()), $schema)->isValid())->toBeTrue();
     $this->atHouse('GET', "/recipes/{$kept->json('id')}/recipe.jsonld")->assertOk();
 });
+
+it('keeps no two recipes under one name, and a name on one line', function () {
+    $first = kept($this);
+    $wish = ['herbs' => [['id' => 'self-heal']], 'oils' => ['olive']];
+    $this->atHouse('POST', '/recipes', ['name' => 'HARBOUR hands ', 'wish' => $wish])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.field', 'name')
+        ->assertSee('here already');
+    $other = $this->atHouse('POST', '/recipes', ['name' => "For\n the\tnets", 'wish' => $wish])
+        ->assertOk()
+        ->assertJsonPath('name', 'For the nets')
+        ->json();
+    $edit = fn (string $id, string $name) => $this->atHouse('PATCH', "/recipes/{$id}", ['name' => $name, 'wish' => $wish, 'version' => 1]);
+    $edit($other['id'], 'Harbour hands')->assertStatus(422);
+    // Its own name is its own still, and one that was taken off the list is free again.
+    $edit($first['id'], 'harbour hands')->assertOk();
+    $this->atHouse('DELETE', "/recipes/{$first['id']}")->assertSuccessful();
+    $edit($other['id'], 'Harbour hands')->assertOk();
+});
+
+it('writes who and what on one line', function () {
+    $this->call_('PATCH', '/me', ['name' => "Mo\r\nof the  Quay\u{0007}"])->assertOk();
+    expect($this->keeper->refresh()->name)->toBe('Mo of the Quay');
+});

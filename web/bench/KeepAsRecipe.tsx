@@ -11,6 +11,14 @@ import type { AnyWish } from '../recipes/wish'
 
 type Props = { open: boolean; onOpenChange: (open: boolean) => void; wish: AnyWish; suggested: string }
 
+/** The name, or the first with a number behind it that no other recipe goes by. */
+function freeName(name: string, others: { name: string }[]): string {
+  const taken = new Set(others.map((each) => each.name.toLowerCase()))
+  let free = name
+  for (let nth = 2; taken.has(free.toLowerCase()); nth++) free = `${name} ${nth}`
+  return free
+}
+
 /** Keeps the wish under a name, or as a new version of one that is there. */
 export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
   const house = useHouseId()
@@ -25,7 +33,8 @@ export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
     void go(`/h/${house}/recipes/${recipe.id}`)
   })
   const old = list.data?.recipes.find((recipe) => recipe.id === form.of)
-  const name = form.name || old?.name || suggested
+  const free = freeName(suggested, list.data?.recipes ?? [])
+  const name = form.name || old?.name || free
   return (
     <Sheet open={open} onOpenChange={onOpenChange} title="Keep as a recipe">
       <form
@@ -58,7 +67,7 @@ export function KeepAsRecipe({ open, onOpenChange, wish, suggested }: Props) {
           label="Name"
           maxLength={120}
           value={form.name}
-          placeholder={old?.name ?? suggested}
+          placeholder={old?.name ?? free}
           fault={write.error?.about('name')}
           onChange={(e) => set({ ...form, name: e.target.value })}
         />

@@ -13,6 +13,9 @@ abstract class Form extends FormRequest
     /** The schema of what is sent as "wish". */
     public const WISH = 'Wish';
 
+    /** What things and people are called stands on one line, on a label and in a list. */
+    private const ONE_LINE = ['name', 'called', 'to', 'where'];
+
     /** The present password, of who changes how one comes in, or ends something. */
     protected const PRESENT = ['bail', 'required', 'string', 'max:200', 'current_password'];
 
@@ -36,6 +39,10 @@ abstract class Form extends FormRequest
         $faults = UnknownFields::in($this->rules(), $sent);
         if ($faults !== []) {
             throw WishException::faults($faults);
+        }
+        foreach (self::ONE_LINE as $field) {
+            $typed = $this->input($field);
+            is_string($typed) && $this->merge([$field => trim(preg_replace('/[\s\p{Cc}]+/u', ' ', $typed) ?? $typed)]);
         }
         foreach ($this->figures() as $field => $read) {
             $typed = $this->input($field);

@@ -2,6 +2,9 @@
 
 namespace App\Http\Requests;
 
+use App\Http\FreeName;
+use App\Models\Recipe;
+
 /** A wish to be kept under a name: for an oil, or for a product made of oils, which names what it is. */
 class SaveRecipe extends Form
 {
@@ -9,8 +12,10 @@ class SaveRecipe extends Form
 
     public function rules(): array
     {
+        $recipe = $this->route('recipe');
+
         return [
-            'name' => ['required', 'string', 'max:120'],
+            'name' => ['required', 'string', 'max:120', new FreeName(Recipe::class, $recipe instanceof Recipe ? $recipe->id : null)],
             'note' => ['nullable', 'string', 'max:5000'],
             'wish' => ['required', 'array'],
         ];
