@@ -41,7 +41,7 @@ final readonly class MeantNames
             // A word of many names is the name of none.
             if ($near !== [] && count($near) <= self::MOST_MEANT) {
                 $names = array_map(fn (string|int $id) => $thing((string) $id)->name, array_keys($near));
-                $says[] = sprintf('“%s” may be %s: choose it in the sentence if it is.', $word, implode(' or ', $names));
+                $says[] = sprintf('“%s” may be %s. Write it so, or choose it in the sentence, if it is.', $word, implode(' or ', $names));
             }
         }
 

@@ -17,7 +17,7 @@ final readonly class SaidDay
         self::ANY_MONTH.
         '(?:\s+\d{4})?|'.
         self::ANY_MONTH.
-        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|christmas(?:\s+(?:eve|day))?|'.
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|christmas(?:\s+(?:eve|day))?|'.
         self::AGO.
         '|(?:(?:last|this|on|next)\s+)?'.
         self::WEEKDAY.
@@ -37,7 +37,7 @@ final readonly class SaidDay
     private const AFTER_SHORT = '[a-z]*\.?,?\s+(?:the\s+)?';
 
     /** Few and several are no number of days. */
-    private const AGO = '(?!few\b|several\b)(?:\d{1,3}|\p{L}{1,8})\s+(?:day|week|month|year)s?\s+ago';
+    public const AGO = '(?!few\b|several\b)(?:\d{1,3}|\p{L}{1,8})\s+(?:day|week|month|year)s?\s+ago';
 
     private const WEEKDAY = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 
@@ -63,11 +63,11 @@ final readonly class SaidDay
             return $day !== null && strtolower((new \DateTimeImmutable($day))->format('D')) === $m[1] ? $day : null;
         }
         $typed = preg_replace(['/^christmas eve$/', '/^christmas(?: day)?$/'], ['24 december', '25 december'], $typed) ?? $typed;
-        if (in_array($typed, ['today', 'this morning', 'yesterday', 'tomorrow'], true)) {
+        if (in_array($typed, ['today', 'this morning', 'yesterday', 'last night', 'tomorrow'], true)) {
             return $today
                 ->modify(
                     match ($typed) {
-                        'yesterday' => '-1 day',
+                        'yesterday', 'last night' => '-1 day',
                         'tomorrow' => '+1 day',
                         default => '0 days',
                     },
@@ -139,8 +139,8 @@ final readonly class SaidDay
         if ($ahead && preg_match('/^'.self::OFF.'$/u', $typed) === 1) {
             return $this->moved('+'.$typed);
         }
-        if ($ahead && preg_match('/^(\d{1,2})(?:st|nd|rd|th)$/', $typed, $m) === 1) {
-            return $this->nextOfMonth((int) $m[1]);
+        if (preg_match('/^(\d{1,2})(?:st|nd|rd|th)$/', $typed, $m) === 1) {
+            return $this->ofMonth((int) $m[1], $ahead);
         }
         if (preg_match('/^(last |this )?('.self::WEEKDAY.')$/', $typed, $m) !== 1 || ($ahead && $m[1] === 'last ')) {
             return null;
@@ -149,13 +149,13 @@ final readonly class SaidDay
         return $this->moved(($ahead ? 'next ' : 'last ').$m[2]);
     }
 
-    /** The next day that is so many in its month, today among them. */
-    private function nextOfMonth(int $day): ?\DateTimeImmutable
+    /** The next day that is so many in its month, or the last, today among them. */
+    private function ofMonth(int $day, bool $ahead): ?\DateTimeImmutable
     {
         for ($month = 0; $day >= 1 && $day <= 31 && $month < 3; $month++) {
-            $first = $this->today->modify("first day of +{$month} month");
+            $first = $this->today->modify(sprintf('first day of %s%d month', $ahead ? '+' : '-', $month));
             $there = $first->modify('+'.($day - 1).' days');
-            if ($there >= $this->today && $there->format('m') === $first->format('m')) {
+            if (($ahead ? $there >= $this->today : $there <= $this->today) && $there->format('m') === $first->format('m')) {
                 return $there;
             }
         }

@@ -88,10 +88,14 @@ final class WishSentence
             $wish['oil_amount'] = $oils['amount'];
         }
         if ($herbs['herbs'] === []) {
-            $guesses[] = 'Which herb is not understood. Choose it in the sentence.';
+            $guesses[] = 'Which herb is not understood. Write it otherwise, or choose it in the sentence.';
             $wish['herbs'] = [['name' => 'herb']];
         }
 
+        if (isset($wish['begun'])) {
+            ['herbs' => $wish['herbs'], 'guesses' => $states] = $this->asTheyWent($wish['herbs']);
+            $guesses = [...$guesses, ...$states];
+        }
         $unread = array_slice([...$herbs['unread'], ...$oils['unread']], 0, self::MOST_UNREAD);
 
         return [
@@ -99,6 +103,36 @@ final class WishSentence
             'unread' => $unread,
             'guesses' => [...$this->asides, ...$guesses, ...(new MeantNames($this->cupboard))->of($unread, $wish['oils'])],
         ];
+    }
+
+    /**
+     * Herbs of a jar that stands: nobody can choose any more whether they were dried. What is not said is marked, and of a plant
+     * whose oil spoils while its water is in it the worse is taken.
+     *
+     * @param  list<array<string, string>>  $herbs
+     * @return array{herbs: list<array<string, string>>, guesses: list<string>}
+     */
+    private function asTheyWent(array $herbs): array
+    {
+        $guesses = [];
+        foreach ($herbs as $at => $herb) {
+            $plant = isset($herb['id']) ? $this->cupboard->herb($herb['id']) : null;
+            $form = $plant === null ? null : $this->cupboard->form($herb['form'] ?? $plant->form);
+            // A powder or a tea bag is dry by nature.
+            if (isset($herb['state']) || $plant === null || $form?->waterFresh === null) {
+                continue;
+            }
+            $state = $plant->isWatery() ? 'fresh' : 'dried';
+            $herbs[$at]['state'] = $state;
+            $guesses[] = sprintf(
+                'Whether the %s was dried is not said: %s is a guess. Write “%s” before it if it was.',
+                $plant->name,
+                $state,
+                $state === 'fresh' ? 'dried' : 'fresh',
+            );
+        }
+
+        return ['herbs' => $herbs, 'guesses' => $guesses];
     }
 
     /** @return array<string, string> */
@@ -109,10 +143,19 @@ final class WishSentence
         $off = SaidDay::OFF;
         $ready = '(?:to\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
         $by = "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|(?=(?:for\\s+)?christmas)(?:for\\s+)?)";
+        $since = '(?:begun|began|started|(?:it\s+)?stand(?:s|ing)\s+since|since|put\s+up|made)';
+        $ago = SaidDay::AGO;
+        // "Started comfrey in olive on Monday": the day stands by itself.
+        $apart = preg_match("/\\b{$since}\\s+(?!(?:on\\s+|the\\s+)*{$day}\\b)/iu", $this->left->text) === 1;
+        if ($apart && preg_match("/\\bon\\s+((?:the\\s+)?{$day})/iu", $this->left->text, $m) === 1 && $days->read($m[1], false) !== null) {
+            $this->left->take('\bon\s+(?='.preg_quote($m[1], '/').')');
+            $this->left->take($since);
+            $this->left->text = str_replace($m[1], "begun {$m[1]}", $this->left->text);
+        }
         $found = [];
         $kinds = [
             'ready_by' => ["{$by}((?:the\\s+)?{$day})|(?:{$ready})?in\\s+({$off})(?:['’]?\\s+time)?", true],
-            'begun' => ["(?:begun|standing\\s+since|since|it\\s+stands\\s+since)\\s+(?:on\\s+)?({$day})", false],
+            'begun' => ["{$since}\\s+(?:on\\s+)?((?:the\\s+)?{$day})|({$ago})", false],
             'start' => ["(?:to\\s+)?(?:begin|start)(?:ning|ing)?\\s+(?:on\\s+)?({$day})|from\\s+({$day})(?!['’]s)", true],
         ];
         foreach ($kinds as $field => [$pattern, $ahead]) {

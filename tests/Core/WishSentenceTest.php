@@ -53,7 +53,7 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
     [
         'half a jar of lavender in jojoba, covered by 1 in, begun two weeks ago',
         [
-            'herbs' => [['id' => 'lavender']],
+            'herbs' => [['id' => 'lavender', 'state' => 'dried']],
             'oils' => [['id' => 'jojoba']],
             'by_jar' => ['fill' => 'half', 'cover' => '1 in'],
             'begun' => '2026-11-10',
@@ -293,12 +293,15 @@ it('guesses by which way only where hours or warmth are said, and says so', func
         // A name with a letter wrong is asked about, and taken for nothing.
         ->and(sentenceRead('marshmellow root in sunfower')['guesses'])
         ->toBe([
-            'Which herb is not understood. Choose it in the sentence.',
-            '“marshmellow” may be marshmallow root: choose it in the sentence if it is.',
-            '“sunfower” may be sunflower oil or high-oleic sunflower oil: choose it in the sentence if it is.',
+            'Which herb is not understood. Write it otherwise, or choose it in the sentence.',
+            '“marshmellow” may be marshmallow root. Write it so, or choose it in the sentence, if it is.',
+            '“sunfower” may be sunflower oil or high-oleic sunflower oil. Write it so, or choose it in the sentence, if it is.',
         ])
         ->and(sentenceRead('blue unicorn in olive oil'))
-        ->toMatchArray(['unread' => ['blue unicorn'], 'guesses' => ['Which herb is not understood. Choose it in the sentence.']]);
+        ->toMatchArray([
+            'unread' => ['blue unicorn'],
+            'guesses' => ['Which herb is not understood. Write it otherwise, or choose it in the sentence.'],
+        ]);
 });
 
 it('plans what it read, or refuses it by its words', function (string $text, ?string $field) {
@@ -382,4 +385,49 @@ it('takes a jar said by its size for the house’s own of that size', function (
     // What comes out of it is no jar.
     ['300 mL of calendula oil in olive', ['finished' => ['amount' => '300 mL']]],
     ['calendula in olive, 3 bottles of 100 mL', ['finished' => ['count' => '3', 'size' => '100 mL']]],
+]);
+
+it('knows since when a jar stands, however it is said', function (string $text, ?string $begun, array $unread = []) {
+    // Read on Tuesday 24 November 2026.
+    $read = sentenceRead($text);
+    expect($read['wish']['begun'] ?? null)
+        ->toBe($begun)
+        ->and($read['unread'])
+        ->toBe($unread);
+})->with([
+    ['2 jars of plantain in olive, 3 weeks ago', '2026-11-03'],
+    ['plantain in olive since the 1st', '2026-11-01'],
+    // The thirtieth of this month is to come: it was that of October.
+    ['plantain in olive since the 30th', '2026-10-30'],
+    ['started comfrey root in olive on Monday', '2026-11-23'],
+    ['put up dried plantain in olive on 12 October', '2026-10-12'],
+    ['dried plantain in olive begun last night', '2026-11-23'],
+    ['dried plantain in olive, slow cooker, since this morning', '2026-11-24'],
+    ['dried plantain in olive since September', null, ['since September']],
+    // To be begun is not begun, and what it is for is no day.
+    ['plantain in olive, start on Monday', null],
+    ['plantain in olive, ready by 1 December', null],
+]);
+
+it('marks whether the herb of a jar that stands was dried, and takes the worse of one that spoils', function (
+    string $text,
+    ?string $state,
+    int $guesses,
+) {
+    $read = sentenceRead($text);
+    expect($read['wish']['herbs'][0]['state'] ?? null)
+        ->toBe($state)
+        ->and(array_filter($read['guesses'], fn (string $guess) => str_contains($guess, 'was dried is not said')))
+        ->toHaveCount($guesses);
+})->with([
+    ['calendula in olive since yesterday', 'dried', 1],
+    // NCHFP on garlic in oil (from memory): fresh, it is no oil that stands on a shelf.
+    ['garlic in olive since yesterday', 'fresh', 1],
+    ['dried garlic in olive since yesterday', 'dried', 0],
+    ['fresh calendula in olive since yesterday', 'fresh', 0],
+    // Nobody dries a resin, and a powder is dry.
+    ['pine resin in olive since yesterday', null, 0],
+    ['turmeric powder in olive since yesterday', 'dried', 0],
+    // What is to be begun can be chosen yet.
+    ['garlic in olive', null, 0],
 ]);

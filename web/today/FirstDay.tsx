@@ -65,7 +65,7 @@ function Steeping() {
           placeholder={
             'a pint of calendula in olive, begun 3 November\nhalf a litre of yarrow, dried, in sunflower, since last Sunday'
           }
-          rows={4}
+          rows={Math.min(14, Math.max(4, lines.length))}
           maxLength={8000}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
@@ -130,7 +130,12 @@ function JarLine({ line, done }: { line: string; done: (batch: Shape<'BatchView'
   const problem = read.error ?? (begun ? plan.error : null)
   return (
     <li className="border-line flex flex-col gap-2 border-b py-3" aria-label={line}>
-      {problem ? <Trouble problem={problem} /> : null}
+      {problem ? (
+        <>
+          <p className="font-semibold">“{line}”</p>
+          <Trouble problem={problem} />
+        </>
+      ) : null}
       {read.data && !begun ? (
         <p className="text-warmth font-semibold">“{line}”: since when? Write it behind, such as “begun 3 November”.</p>
       ) : null}
