@@ -7,8 +7,8 @@ namespace Kettle\Share;
 use Kettle\Material\Addition;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
-use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
+use Kettle\Measure\PartOf;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -18,8 +18,6 @@ use Kettle\Recipe\Kitchen;
 final readonly class LotLines
 {
     public const MOST = 60;
-
-    private const PACKETS = '(?:bags?|packets?|packs?|tubs?|boxes|sachets?|jars?|bottles?)';
 
     private const SIZE = '\d[\d.]*\s*(?:ml|fl\.? ?oz|oz)';
 
@@ -31,27 +29,25 @@ final readonly class LotLines
         self::SIZE.
         '))$/iu';
 
-    private const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
-
-    /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
-    private const GOT_THEN = '(?:opened|bought|picked|gathered|foraged)\s+(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
-
     /** A day that could not be read, and how large each of several is. */
     private const NO_PLACE =
         '/\beach$|^\d+\s+'.
-        self::PACKETS.
+        LotPieces::PACKETS.
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
-        self::BEST_BEFORE.
+        LotPieces::BEST_BEFORE.
         '|opened|infused)\b/iu';
 
     private RecipeWords $words;
 
     private SaidDay $days;
 
+    private LotPieces $pieces;
+
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->days = new SaidDay($kitchen->today());
+        $this->pieces = new LotPieces($this->words);
     }
 
     /**
@@ -73,8 +69,7 @@ final readonly class LotLines
             $lot[$field] = $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
-        // A comma between two digits is of a number.
-        $pieces = $this->packed($this->parted(preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', Figures::ascii($line)) ?: []));
+        $pieces = $this->pieces->of($line);
         $rest = [];
         foreach ($pieces as $at => $piece) {
             if ($this->known($piece, $lot, $put)) {
@@ -92,6 +87,9 @@ final readonly class LotLines
             $put('called', mb_substr($called, 0, 80), $called, true);
         }
         foreach ($rest as $piece) {
+            if ($this->partLeft($piece, $lot, $put)) {
+                continue;
+            }
             $where = preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $piece) ?? $piece;
             // What is no words is no place, nor is a day that could be two, or is none, nor what is in packets of some size.
             $isPlace = preg_match('/\p{L}{3}/u', $piece) === 1 && preg_match(self::NO_PLACE, $piece) !== 1 && ! $this->isCounted($piece);
@@ -103,60 +101,6 @@ final readonly class LotLines
         }
 
         return ['line' => $line, 'lot' => $lot, 'parts' => $parts];
-    }
-
-    /**
-     * A piece that is two: "olive oil 1 L bb 03/2027", "nettle @ 3.20", "olive oil (1 gallon)".
-     *
-     * @param  list<string>  $pieces
-     * @return list<string>
-     */
-    private function parted(array $pieces): array
-    {
-        $parted = [];
-        foreach (array_filter(array_map(trim(...), $pieces), fn (string $piece) => $piece !== '') as $piece) {
-            $piece = preg_replace('/^(\p{L}[^()]*?)\s*\((\d[^()]*)\)/u', '$1 $2', $piece) ?? $piece;
-            if (preg_match('/^(.*\S)\s*@\s*(\p{Sc}?\s*\d.*)$/u', $piece, $m) === 1) {
-                array_push($parted, $m[1], $m[2]);
-            } elseif (preg_match('/^(.*\S)\s+((?:'.self::BEST_BEFORE.')\b\s*\S.*|'.self::GOT_THEN.'.*)$/iu', $piece, $m) === 1) {
-                array_push($parted, $m[1], $m[2]);
-            } else {
-                $parted[] = $piece;
-            }
-        }
-
-        return $parted;
-    }
-
-    /**
-     * "Two bags of linden, 100 g each" is 2 x 100 g of linden, and so is "2 bags of 100 g linden".
-     *
-     * @param  list<string>  $pieces
-     * @return list<string>
-     */
-    private function packed(array $pieces): array
-    {
-        $packets = '/^(\d{1,3})\s+('.self::PACKETS.')\s+of\s+(.+)$/iu';
-        if ($pieces === [] || preg_match($packets, Counts::inFigures($pieces[0]), $m) !== 1) {
-            return $pieces;
-        }
-        foreach ($pieces as $at => $piece) {
-            if (preg_match('/^(.+?)\s+each$/iu', $piece, $each) === 1 && $this->words->reading($each[1]) !== null) {
-                unset($pieces[$at]);
-                $pieces[0] = "{$m[1]} x {$each[1]} {$m[3]}";
-
-                return array_values($pieces);
-            }
-        }
-        [$amount, , $rest] = $this->words->amount($m[3]);
-        if ($amount !== null && $rest !== '') {
-            $pieces[0] = "{$m[1]} x {$m[3]}";
-        } elseif ($amount === null) {
-            // How much is in each is not said: that is asked, and how many there are is noted.
-            [$pieces[0], $pieces[]] = [$m[3], "{$m[1]} {$m[2]}"];
-        }
-
-        return $pieces;
     }
 
     /**
@@ -192,7 +136,7 @@ final readonly class LotLines
 
             return true;
         }
-        foreach (['best_before' => self::BEST_BEFORE, 'opened_on' => 'opened'] as $field => $words) {
+        foreach (['best_before' => LotPieces::BEST_BEFORE, 'opened_on' => 'opened'] as $field => $words) {
             if (preg_match("/^(?:{$words})\\b[.:\\s]+(.+)$/u", $low, $m) === 1) {
                 $day = $this->days->read($m[1], $field === 'best_before');
                 // Of a month its first day is a guess; that it keeps to its end is how it is printed.
@@ -269,7 +213,10 @@ final readonly class LotLines
         $whole = $piece;
         [$amount, $typed, $rest] = $this->words->amount($piece);
         $piece = trim(preg_replace('/\s+/u', ' ', preg_replace('/\b(?:dried|dry|wilted|fresh)$/iu', '', $piece) ?? $piece) ?? $piece);
-        if ($amount === null && preg_match('/^(.*\p{L})\s+(\d[\d.,\/½¼¾]*\s*\p{L}+(?:\s\p{L}{1,3})?)$/u', $piece, $m) === 1) {
+        if (
+            $amount === null &&
+            preg_match('/^(.*\p{L})\s+(\d[\d.,\/½¼¾]*(?:\s*(?:-|to)\s*\d[\d.,]*)?\s*\p{L}+(?:\s\p{L}{1,3})?)$/u', $piece, $m) === 1
+        ) {
             $behind = $this->words->reading(trim($m[2]));
             [$amount, $typed, $rest] = $behind === null ? [$amount, $typed, $rest] : [$behind, trim($m[2]), $m[1]];
         }
@@ -294,6 +241,10 @@ final readonly class LotLines
             $put('called', mb_substr($bare, 0, 80), $bare, true);
         }
         $amount === null || $put('amount', $typed, $typed);
+        // A figure that nothing was made of is not lost with the words about it, nor is half a jar of something.
+        $lost = '/\d.*$|^.*\b'.LotPieces::IN_A.'(?=\s+of\b)/iu';
+        $over = $id !== null && $name !== $bare && preg_match($lost, $bare, $m) === 1 ? $m[0] : null;
+        $over === null || $put('note', $over, $over, true);
         $state = $this->words->state($whole);
         if ($kind === 'herb' && $state !== null && preg_match('/\b(dried|dry|wilted|fresh)/iu', $whole) === 1) {
             $put('state', $state, $state);
@@ -312,8 +263,10 @@ final readonly class LotLines
      */
     private function vessels(string $piece, \Closure $put): bool
     {
+        // Of "100 mL bottle" how many there are is not said.
+        $counted = preg_match('/^'.self::SIZE.'\s/iu', $piece) === 1 ? '0 '.$piece : $piece;
         $pattern = '/^(\d{1,5})\s*(?:x\s*)?(.*?)\b(jar|bottle)s?\b\s*(?:of\s+)?(.*)$/iu';
-        if (preg_match($pattern, Counts::inFigures($piece), $m) !== 1) {
+        if (preg_match($pattern, Counts::inFigures($counted), $m) !== 1) {
             return false;
         }
         $kind = mb_strtolower($m[3]);
@@ -332,7 +285,7 @@ final readonly class LotLines
         }
         $put('kind', $kind, $piece);
         $put('material', $jar === [] ? $called : array_values($jar)[0]->called, $size);
-        $put('amount', $m[1], $m[1]);
+        $m[1] === '0' || $put('amount', $m[1], $m[1]);
 
         return true;
     }
@@ -361,6 +314,32 @@ final readonly class LotLines
             $oil !== null => ['carrier', $oil['id'] ?: null, $oil['name']],
             default => $this->herb($bare),
         };
+    }
+
+    /**
+     * How much of it is left, "half left", "3/4 full": so much of what it held is there. Where nobody knows what it held it is
+     * noted, and where the thing was is not.
+     *
+     * @param  array<string, string>  $lot
+     * @param  \Closure(string, string, string, bool=): void  $put
+     */
+    private function partLeft(string $piece, array $lot, \Closure $put): bool
+    {
+        if (preg_match('/^(?:about\s+|nearly\s+)?(.+?)[\s-]+(left|full|gone|used|empty)$/iu', $piece, $m) !== 1) {
+            return false;
+        }
+        $said = preg_replace(['/^[½]$|^1\/2$/u', '/^[¼]$|^1\/4$/u', '/^[¾]$|^3\/4$/u'], ['half', 'a quarter', 'three quarters'], $m[1]);
+        $share = PartOf::share($said ?? $m[1]);
+        $held = $share === null || $share >= 1 ? null : $this->words->reading($lot['amount'] ?? '');
+        if ($held === null || ! in_array($held->kind, [Kind::Mass, Kind::Volume], true)) {
+            $put('note', trim(($lot['note'] ?? '').'; '.$piece, '; '), $piece, true);
+
+            return true;
+        }
+        $left = in_array(mb_strtolower($m[2]), ['left', 'full'], true) ? $share : 1 - $share;
+        $put('amount', round($held->value * $left, 1).($held->kind === Kind::Mass ? ' g' : ' mL'), $piece, true);
+
+        return true;
     }
 
     private function isCounted(string $piece): bool

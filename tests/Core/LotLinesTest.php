@@ -199,3 +199,30 @@ it('reads any words without falling over them', function () {
         }
     }
 });
+
+it('leaves nothing of a line out: what it stood in, how much is left, from where, and what nobody understood', function (
+    string $line,
+    array $lot,
+) {
+    expect(lotLine($line)[0])->toEqualCanonicalizing($lot)->and(array_diff_assoc($lot, lotLine($line)[0]))->toBe([]);
+})->with([
+    ['rosemary from the garden fresh', ['kind' => 'herb', 'material' => 'rosemary', 'state' => 'fresh', 'got_where' => 'garden']],
+    // Half of five litres is there.
+    ['sunflower oil 5L can, half left', ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '2500 mL']],
+    ['5 L can of sunflower oil, 3/4 full', ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '3750 mL']],
+    ['coconut oil, 400 g, a quarter used', ['kind' => 'carrier', 'material' => 'coconut', 'amount' => '300 g']],
+    ['yarrow, half left', ['kind' => 'herb', 'material' => 'yarrow', 'note' => 'half left']],
+    ['sunflower oil 1 L bottle', ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '1 L']],
+    ['calendula, 100 g bag', ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100 g']],
+    ['calendula 2023 harvest', ['kind' => 'herb', 'material' => 'calendula', 'note' => '2023 harvest']],
+    ['half-full jar of yarrow', ['kind' => 'herb', 'material' => 'yarrow', 'note' => 'half-full jar']],
+    // Asked about where it is read: what is there is one figure.
+    ['beeswax 200-250g', ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '200-250g']],
+    // A hundred millilitres are no hundred bottles.
+    ['100 mL bottle', ['kind' => 'bottle', 'material' => '100 mL bottle']],
+    ['3 x 100 ml amber bottles', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '3']],
+]);
+
+it('marks what it reckoned of what is left as a guess', function () {
+    expect(lotLine('sunflower oil 5L can, half left')[1])->toContain('amount')->and(lotLine('1 L olive oil')[1])->not->toContain('amount');
+});

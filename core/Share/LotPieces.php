@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Counts;
+use Kettle\Measure\Figures;
+
+/** The pieces of a line as it is written on a lid: what is between its commas, and what is two without one. */
+final readonly class LotPieces
+{
+    public const PACKETS = '(?:bags?|packets?|packs?|tubs?|boxes|sachets?|jars?|bottles?)';
+
+    /** What an amount stands in, and says nothing more of. */
+    public const IN_A = '(?:bottles?|cans?|canisters?|tins?|tubs?|bags?|packets?|packs?|cartons?|jars?|boxes|box)';
+
+    private const MASS = '\d[\d.,\/½¼¾]*\s*(?:g|kg|oz|lbs?|pounds?|ounces?|grams?)';
+
+    private const MEASURE = '\d[\d.,\/½¼¾]*\s*(?:g|kg|ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz|lbs?|pints?|gallons?)';
+
+    public const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
+
+    /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
+    private const GOT_THEN = '(?:opened|bought|picked|gathered|foraged)\s+(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
+
+    public function __construct(private RecipeWords $words) {}
+
+    /** @return list<string> */
+    public function of(string $line): array
+    {
+        // A comma between two digits is of a number.
+        return $this->packed($this->parted(preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', Figures::ascii($line)) ?: []));
+    }
+
+    /**
+     * A piece that is two: "olive oil 1 L bb 03/2027", "nettle @ 3.20", "olive oil (1 gallon)".
+     *
+     * @param  list<string>  $pieces
+     * @return list<string>
+     */
+    private function parted(array $pieces): array
+    {
+        $parted = [];
+        foreach (array_filter(array_map(trim(...), $pieces), fn (string $piece) => $piece !== '') as $piece) {
+            $piece = preg_replace('/^(\p{L}[^()]*?)\s*\((\d[^()]*)\)/u', '$1 $2', $piece) ?? $piece;
+            // "Sunflower oil 5 L can", "a 5 L can of sunflower oil", "100 g bag".
+            $piece =
+                preg_replace(
+                    [
+                        '/^(\p{L}.*\s'.self::MEASURE.')\s+'.self::IN_A.'$/iu',
+                        '/^('.self::MEASURE.')\s+'.self::IN_A.'\s+of\s+(?=\p{L})/iu',
+                        '/^((?:\d+\s*x\s*)?'.self::MASS.')\s+'.self::IN_A.'$/iu',
+                    ],
+                    ['$1', '$1 ', '$1'],
+                    $piece,
+                ) ?? $piece;
+            if (preg_match('/^(.*\S)\s*@\s*(\p{Sc}?\s*\d.*)$/u', $piece, $m) === 1) {
+                array_push($parted, $m[1], $m[2]);
+            } elseif (preg_match('/^(.*\S)\s+((?:'.self::BEST_BEFORE.')\b\s*\S.*|'.self::GOT_THEN.'.*)$/iu', $piece, $m) === 1) {
+                array_push($parted, $m[1], $m[2]);
+            } elseif (preg_match('/^(\p{L}.*\S)\s+(from\s+\p{L}.*?)(\s+(?:dried|dry|wilted|fresh))?$/iu', $piece, $m) === 1) {
+                array_push($parted, $m[1].($m[3] ?? ''), $m[2]);
+            } else {
+                $parted[] = $piece;
+            }
+        }
+
+        return $parted;
+    }
+
+    /**
+     * "Two bags of linden, 100 g each" is 2 x 100 g of linden, and so is "2 bags of 100 g linden".
+     *
+     * @param  list<string>  $pieces
+     * @return list<string>
+     */
+    private function packed(array $pieces): array
+    {
+        $packets = '/^(\d{1,3})\s+('.self::PACKETS.')\s+of\s+(.+)$/iu';
+        if ($pieces === [] || preg_match($packets, Counts::inFigures($pieces[0]), $m) !== 1) {
+            return $pieces;
+        }
+        foreach ($pieces as $at => $piece) {
+            if (preg_match('/^(.+?)\s+each$/iu', $piece, $each) === 1 && $this->words->reading($each[1]) !== null) {
+                unset($pieces[$at]);
+                $pieces[0] = "{$m[1]} x {$each[1]} {$m[3]}";
+
+                return array_values($pieces);
+            }
+        }
+        [$amount, , $rest] = $this->words->amount($m[3]);
+        if ($amount !== null && $rest !== '') {
+            $pieces[0] = "{$m[1]} x {$m[3]}";
+        } elseif ($amount === null) {
+            // How much is in each is not said: that is asked, and how many there are is noted.
+            [$pieces[0], $pieces[]] = [$m[3], "{$m[1]} {$m[2]}"];
+        }
+
+        return $pieces;
+    }
+}
