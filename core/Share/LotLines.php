@@ -35,7 +35,7 @@ final readonly class LotLines
         LotPieces::PACKETS.
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
         LotPieces::BEST_BEFORE.
-        '|opened|infused)\b/iu';
+        '|opened|open|unopened|sealed|new|solid|liquid|infused)\b/iu';
 
     private RecipeWords $words;
 
@@ -242,7 +242,7 @@ final readonly class LotLines
         }
         $amount === null || $put('amount', $typed, $typed);
         // A figure that nothing was made of is not lost with the words about it, nor is half a jar of something.
-        $lost = '/\d.*$|^.*\b'.LotPieces::IN_A.'(?=\s+of\b)/iu';
+        $lost = '/^.*\b'.LotPieces::IN_A.'(?=\s+of\b)|\d.*$/iu';
         $over = $id !== null && $name !== $bare && preg_match($lost, $bare, $m) === 1 ? $m[0] : null;
         $over === null || $put('note', $over, $over, true);
         $state = $this->words->state($whole);
@@ -280,7 +280,8 @@ final readonly class LotLines
         $called = $ml !== null && $ml->kind === Kind::Volume && $kind === 'bottle' ? round($ml->value).' mL bottle' : "{$size} {$kind}";
         $jar = array_filter($this->kitchen->jarsBySize(), fn ($jar) => mb_strtolower($jar->called) === mb_strtolower($called));
         // What is in them is another thing: "3 jars of honey".
-        if ($size === '' || ($jar === [] && $ml === null && $this->words->reading("1 {$size}") === null)) {
+        $named = trim($m[4]) === '' && preg_match('/^\p{L}/u', $size) === 1;
+        if ($size === '' || ($jar === [] && ! $named && $ml === null && $this->words->reading("1 {$size}") === null)) {
             return false;
         }
         $put('kind', $kind, $piece);

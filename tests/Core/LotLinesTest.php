@@ -218,6 +218,10 @@ it('leaves nothing of a line out: what it stood in, how much is left, from where
     ['half-full jar of yarrow', ['kind' => 'herb', 'material' => 'yarrow', 'note' => 'half-full jar']],
     // Asked about where it is read: what is there is one figure.
     ['beeswax 200-250g', ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '200-250g']],
+    ['half a bag of calendula', ['kind' => 'herb', 'material' => 'calendula', 'note' => '0.5 bag']],
+    ['coconut oil, solid, 500 ml', ['kind' => 'carrier', 'material' => 'coconut', 'amount' => '500 ml', 'note' => 'solid']],
+    // Jars of a name that the house does not know are jars still, and none of its own.
+    ['12 jam jars', ['kind' => 'jar', 'material' => 'jam jar', 'amount' => '12']],
     // A hundred millilitres are no hundred bottles.
     ['100 mL bottle', ['kind' => 'bottle', 'material' => '100 mL bottle']],
     ['3 x 100 ml amber bottles', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '3']],

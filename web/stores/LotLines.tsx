@@ -16,6 +16,7 @@ export function LotLines({ onLong, stays = false }: { onLong: (fields: LotFields
   const house = useHouseId()
   const store = `kettle.lot.lines.${house}`
   const [typed, setTyped] = useState(() => localStorage.getItem(store) ?? '')
+  const [going, setGoing] = useState<string[]>([])
   useEffect(() => localStorage.setItem(store, typed), [store, typed])
   const asked = useSettled(typed.trim(), 200)
   const read = useQuery({
@@ -28,8 +29,10 @@ export function LotLines({ onLong, stays = false }: { onLong: (fields: LotFields
   const go = useNavigate()
   const say = useSay()
   const write = useWrite<'POST /houses/{house}/lots/many'>((answer) => {
-    localStorage.removeItem(store)
-    setTyped('')
+    // What was sent is gone from the lines; what was not clear, or was typed meanwhile, stays.
+    const rest = without(localStorage.getItem(store) ?? '', going)
+    localStorage.setItem(store, rest)
+    setTyped(rest)
     const [first] = answer.lots
     say({
       text:
@@ -37,22 +40,23 @@ export function LotLines({ onLong, stays = false }: { onLong: (fields: LotFields
           ? `${first.left_text} of ${first.called} is in Stores.`
           : `${answer.lots.length} lots are in Stores.`,
     })
-    if (!stays) void go(`/h/${house}/stores`)
+    if (!stays && rest.trim() === '') void go(`/h/${house}/stores`)
   })
   const lots = asked === '' ? [] : (read.data?.lots ?? [])
-  const sound = lots.length > 0 && lots.every((lot) => lot.faults.length === 0)
+  const clear = lots.filter((lot) => lot.faults.length === 0)
   const fresh = asked === typed.trim() && !read.isPlaceholderData
   return (
     <form
       className="flex max-w-3xl flex-col gap-3"
-      onSubmit={sent(() =>
-        write.mutate({ path: `/houses/${house}/lots/many`, body: { lots: lots.map((lot) => lot.lot) } }),
-      )}
+      onSubmit={sent(() => {
+        setGoing(clear.map((lot) => lot.line))
+        write.mutate({ path: `/houses/${house}/lots/many`, body: { lots: clear.map((lot) => lot.lot) } })
+      })}
     >
       <Area
         label="A line for each, as on a lid"
         placeholder={'260 g calendula, dried, walled garden, 27 July, 8.50\n1 L olive oil, best before March 2027, £9'}
-        rows={4}
+        rows={Math.min(14, Math.max(4, typed.split('\n').length))}
         maxLength={8000}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
@@ -65,12 +69,33 @@ export function LotLines({ onLong, stays = false }: { onLong: (fields: LotFields
       </ul>
       <Trouble problem={write.error} />
       {lots.length > 0 ? (
-        <Button type="submit" look="strong" className="self-start px-6" disabled={!sound || !fresh || write.isPending}>
-          {lots.length === 1 ? 'Put it in Stores' : `Put all ${lots.length} in Stores`}
+        <Button
+          type="submit"
+          look="strong"
+          className="self-start px-6"
+          disabled={clear.length === 0 || !fresh || write.isPending}
+        >
+          {named(clear.length, lots.length)}
         </Button>
       ) : null}
     </form>
   )
+}
+
+function named(clear: number, all: number) {
+  if (all === 1) return 'Put it in Stores'
+  if (clear === 0 || clear === all) return `Put all ${all} in Stores`
+  return clear === 1 ? 'Put the one that is clear in Stores' : `Put the ${clear} that are clear in Stores`
+}
+
+/** The lines less some, each of them once. */
+function without(text: string, lines: string[]) {
+  const left = text.split('\n')
+  for (const line of lines) {
+    const at = left.findIndex((each) => each.trim() === line)
+    if (at >= 0) left.splice(at, 1)
+  }
+  return left.join('\n').trim()
 }
 
 function Understood({ lot, onLong }: { lot: Shape<'ReadLot'>; onLong: () => void }) {
