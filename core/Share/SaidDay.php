@@ -17,7 +17,7 @@ final readonly class SaidDay
         self::ANY_MONTH.
         '(?:\s+\d{4})?|'.
         self::ANY_MONTH.
-        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|christmas(?:\s+(?:eve|day))?|'.
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|christmas(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
         self::AGO.
         '|(?:(?:last|this|on|next)\s+)?'.
         self::WEEKDAY.
@@ -39,7 +39,7 @@ final readonly class SaidDay
     /** Few and several are no number of days. */
     public const AGO = '(?!few\b|several\b)(?:\d{1,3}|\p{L}{1,8})\s+(?:day|week|month|year)s?\s+ago';
 
-    private const WEEKDAY = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
+    public const WEEKDAY = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 
     /** Whole words: neither a market nor a marsh is in March. */
     private const ANY_MONTH =
@@ -62,7 +62,8 @@ final readonly class SaidDay
             // "Friday 12 December", where that is a Saturday: nobody knows which of the two is meant.
             return $day !== null && strtolower((new \DateTimeImmutable($day))->format('D')) === $m[1] ? $day : null;
         }
-        $typed = preg_replace(['/^christmas eve$/', '/^christmas(?: day)?$/'], ['24 december', '25 december'], $typed) ?? $typed;
+        $feasts = ['/^christmas eve$/', '/^christmas(?: day)?$/', '/^new year[\'’]?s? eve$/u', '/^new year(?:[\'’]?s)?(?: day)?$/u'];
+        $typed = preg_replace($feasts, ['24 december', '25 december', '31 december', '1 january'], $typed) ?? $typed;
         if (in_array($typed, ['today', 'this morning', 'yesterday', 'last night', 'tomorrow'], true)) {
             return $today
                 ->modify(

@@ -23,7 +23,7 @@ final class WishSentence
         'bee' => '(?:without|no)\s+(?:any\s+)?(?:bees?wax|honey|bee\s+products?|bees?)\b',
         'food' => '(?:of\s+)?food\s+only|only\s+food\b',
         'child' => 'for\s+(?:a|the|my|our)?\s*(?:small\s+|young\s+)?(?:child(?:ren)?|toddlers?|kids?|bab(?:y|ies)|infants?)\b(?:[\'’]s\b)?',
-        'giving' => '(?:to|for)\s+giv(?:e|ing)(?:\s+away)?\b|as\s+(?:a\s+)?(?:gifts?|presents?)\b',
+        'giving' => '(?:to|for)\s+giv(?:e|ing)(?:\s+away)?\b|as\s+(?:a\s+)?(?:gifts?|presents?)\b|(?:birthday\s+)?(?:gifts?|presents?)\b',
     ];
 
     private readonly RecipeWords $words;
@@ -63,6 +63,7 @@ final class WishSentence
         // So is what a house calls a school of its own: "ten days" is no ten days.
         $own = $this->way->ownSchool($this->left);
         $this->amount->inFigures($this->left);
+        $ofIt = $this->inWhole();
         $parts = $this->left->take(
             '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?herbs?\s+to\s+\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil',
         );
@@ -70,7 +71,7 @@ final class WishSentence
         $wish += $this->amount->howMuch($this->left);
         ['way' => $way, 'guess' => $guess] = $this->way->in($this->left, $own);
         $wish += $way;
-        $guesses = $guess === null ? [] : [$guess];
+        $guesses = array_values(array_filter([$guess, $ofIt], fn (?string $each) => $each !== null));
         if ($parts !== null) {
             $guesses[] = sprintf('“%s” is taken as parts by volume.', $parts[0]);
         }
@@ -103,6 +104,41 @@ final class WishSentence
             'unread' => $unread,
             'guesses' => [...$this->asides, ...$guesses, ...(new MeantNames($this->cupboard))->of($unread, $wish['oils'])],
         ];
+    }
+
+    /**
+     * What is said shorter, said in whole: "2 parts calendula 1 part yarrow", "calendula-infused olive oil", "rosemary hair oil",
+     * "enough oil to cover", "a calendula salve".
+     *
+     * @return ?string what is told of it
+     */
+    private function inWhole(): ?string
+    {
+        $this->left->take('enough');
+        $this->left->take('to\s+cover(?:\s+(?:it|them))?');
+        $text = $this->left->text;
+        $text =
+            preg_replace('/(\d\s+parts?\s+[\p{L}\'’ -]+?)(?<!\bto|\band|\bin|\bwith)\s+(?=\d+(?:\.\d+)?\s+parts?\b)/iu', '$1, ', $text) ??
+            $text;
+        $text = preg_replace_callback('/[\s-]+infused\s+([\p{L}-]+(?:\s+[\p{L}-]+)?\s+oil)\b/iu', $this->infusedIn(...), $text) ?? $text;
+        // Behind "for" it is said in whole already.
+        $not = '(?<!\bfor|\bfor\sa|\bfor\sthe|\bfor\smy|\bfor\sour|\bfor\ssome|\bfirm|\bsoft)\s+';
+        $text =
+            preg_replace(
+                "/{$not}(hair|scalp|beard|face|facial|body|massage|muscle|cooking|kitchen|salad)\\s+oil\\b/iu",
+                ' oil for the $1',
+                $text,
+            ) ?? $text;
+        $made = preg_replace("/(?<=\\p{L}){$not}(salve|balm|ointment)\\b/iu", ' oil for a $1', $text) ?? $text;
+        $this->left->text = $made;
+
+        return $made === $text ? null : 'The oil for it is planned here; the Melt makes the rest.';
+    }
+
+    /** @param  array<string>  $m an oil said to be infused; one that is known is what it is in */
+    private function infusedIn(array $m): string
+    {
+        return ($this->words->oil($m[1])['id'] ?? '') === '' ? $m[0] : ' in '.$m[1];
     }
 
     /**
@@ -141,8 +177,9 @@ final class WishSentence
         $days = new SaidDay($this->kitchen->today());
         $day = SaidDay::PATTERN;
         $off = SaidDay::OFF;
+        $for = 'for\s+(?=(?:the\s+)?\d{1,2}(?:st|nd|rd|th)\b|(?:(?:this|next)\s+)?'.SaidDay::WEEKDAY.'\b|new\s+year)';
         $ready = '(?:to\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
-        $by = "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|(?=(?:for\\s+)?christmas)(?:for\\s+)?)";
+        $by = "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|(?=(?:for\\s+)?christmas)(?:for\\s+)?|(?:{$for}))";
         $since = '(?:begun|began|started|(?:it\s+)?stand(?:s|ing)\s+since|since|put\s+up|made)';
         $ago = SaidDay::AGO;
         // "Started comfrey in olive on Monday": the day stands by itself.

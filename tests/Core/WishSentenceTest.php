@@ -229,6 +229,40 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
         ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '946', 'jars' => '3'],
     ],
     ['an eight-ounce jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'jar' => '237']],
+    // Said shorter, as people say it.
+    ['rosemary hair oil in olive', ['herbs' => [['id' => 'rosemary']], 'oils' => [['id' => 'olive']], 'purpose' => 'hair']],
+    [
+        '300 ml of rosemary hair oil in olive',
+        ['herbs' => [['id' => 'rosemary']], 'oils' => [['id' => 'olive']], 'purpose' => 'hair', 'finished' => ['amount' => '300 ml']],
+    ],
+    [
+        'calendula infused coconut oil in the slow cooker',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'coconut']], 'method' => 'slow-cooker'],
+    ],
+    [
+        '2 parts calendula 1 part yarrow in olive',
+        ['herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'yarrow', 'parts' => '1']], 'oils' => [['id' => 'olive']]],
+    ],
+    [
+        '30 g dried mullein flowers in enough olive oil to cover',
+        ['herbs' => [['id' => 'mullein-flower', 'state' => 'dried', 'amount' => '30 g']], 'oils' => [['id' => 'olive']]],
+    ],
+    [
+        'calendula balm in jojoba for the 20th',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'jojoba']], 'purpose' => 'salve', 'ready_by' => '2026-12-20'],
+    ],
+    [
+        'arnica in olive for a firm salve for saturday',
+        ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']], 'purpose' => 'salve', 'ready_by' => '2026-11-28'],
+    ],
+    [
+        'vanilla in jojoba, ready before new year, as a present',
+        ['herbs' => [['id' => 'vanilla']], 'oils' => [['id' => 'jojoba']], 'ready_by' => '2027-01-01', 'heed' => ['giving']],
+    ],
+    [
+        'vanilla in jojoba for Christmas presents',
+        ['herbs' => [['id' => 'vanilla']], 'oils' => [['id' => 'jojoba']], 'ready_by' => '2026-12-25', 'heed' => ['giving']],
+    ],
     // No jar of the house is of that size: it is marked, and none is made of it.
     ['a three-litre jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']]], ['1 three-litre']],
     [
@@ -431,3 +465,7 @@ it('marks whether the herb of a jar that stands was dried, and takes the worse o
     // What is to be begun can be chosen yet.
     ['garlic in olive', null, 0],
 ]);
+
+it('says that of a salve the oil is planned here', function (string $text, bool $says) {
+    expect(in_array('The oil for it is planned here; the Melt makes the rest.', sentenceRead($text)['guesses'], true))->toBe($says);
+})->with([['a calendula salve in olive', true], ['calendula in olive for a salve', false], ['calendula hair oil in olive', false]]);
