@@ -273,7 +273,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('stores/csv', [StoresController::class, 'takeCsv'])->middleware(['can:work', 'small:6144', 'once']);
             Route::middleware('can:manage')->group(function (): void {
                 Route::get('export', [HouseController::class, 'export']);
-                Route::post('import', [HouseController::class, 'import'])->middleware(['small:20480', 'once']);
+                Route::post('import', [HouseController::class, 'import'])->middleware(['small:20480,file', 'once']);
             });
         });
 
