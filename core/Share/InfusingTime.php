@@ -35,6 +35,9 @@ final readonly class InfusingTime
     /** A sentence that does not say what it is about may be of the infusing; one that does goes before it. */
     private const MAYBE = 1;
 
+    /** Under so many hours nothing infuses on a shelf. */
+    public const NOT_ON_A_SHELF_H = 24;
+
     private const SURELY = 2;
 
     /**
@@ -85,7 +88,7 @@ final readonly class InfusingTime
     private static function sure(string $sentence, float $hours, RecipeWords $words): int
     {
         // Any words of waiting mean the shelf, where nothing is done in minutes.
-        $ways = array_diff($words->methods($sentence), $hours < 24 ? ['cold'] : []);
+        $ways = array_diff($words->methods($sentence), $hours < self::NOT_ON_A_SHELF_H ? ['cold'] : []);
         $infuses = $ways !== [] || preg_match(self::INFUSES, $sentence) === 1;
 
         return $infuses ? self::SURELY : (preg_match(self::OTHER_WORK, $sentence) === 1 ? 0 : self::MAYBE);

@@ -376,7 +376,8 @@ final class PastedRecipe
     private function step(string $line): void
     {
         $said = [];
-        foreach ($this->words->methods($line) as $id) {
+        $short = $this->time->hours !== null && $this->time->hours < InfusingTime::NOT_ON_A_SHELF_H;
+        foreach (array_diff($this->words->methods($line), $short ? ['cold'] : []) as $id) {
             if ($this->method === null || ($this->method->id === 'cold' && $id !== 'cold')) {
                 $this->method = $this->methods->method($id);
                 $this->methodSaid = $id !== 'cold';

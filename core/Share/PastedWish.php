@@ -84,8 +84,13 @@ final readonly class PastedWish
         }
         $weighed = count(array_filter($wish['herbs'], fn (array $herb) => isset($herb['amount'])));
         if ($weighed > 1 && $weighed < count($wish['herbs'])) {
+            $bare = array_filter($wish['herbs'], fn (array $herb) => ! isset($herb['amount']));
+            $names = array_map(fn (array $herb) => isset($herb['id']) ? $this->cupboard->herb($herb['id'])->name : $herb['name'], $bare);
+            $notes[] = sprintf(
+                'How much %s there is was not said, and others have an amount: left out. Weigh it, and add it at the Bench.',
+                implode(' and ', $names),
+            );
             $wish['herbs'] = array_values(array_filter($wish['herbs'], fn (array $herb) => isset($herb['amount'])));
-            $notes[] = 'Herbs with no amount were left out, for others have one.';
         }
         $wish = $this->oilsOf($wish, $notes);
         if ($this->purpose !== null) {

@@ -32,6 +32,18 @@ it('reads a recipe with its prose into a wish', function (string $text, array $w
         ],
         ['herb', 'oil', 'step', 'method*', 'step'],
     ],
+    // Nothing infuses on a shelf in two hours, whatever else is said of a cupboard.
+    'on low heat' => [
+        "50 g dried calendula\n1/2 cup olive oil\nSteep on low heat 2 hours, keeps 6 months in the cupboard",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1/2 cup',
+            'method' => 'double-boiler',
+            'school' => 'usual',
+        ],
+        ['herb', 'oil', 'method*'],
+    ],
     'no time of infusing at all' => [
         "40 g dried calendula\n1 cup olive oil\nCool for 20 min.\nPreparation: 10 min",
         [
@@ -124,3 +136,11 @@ it('reads a recipe with its prose into a wish', function (string $text, array $w
         ['oil', 'herb'],
     ],
 ]);
+
+it('names the herb of which nobody said how much, where others are weighed', function () {
+    $read = Support::pasted("250 ml olive oil\n30 g dried linden\nrosemary\n10 g dried mullein flowers");
+    expect(array_column($read->wish['herbs'], 'id'))
+        ->toBe(['linden-blossom', 'mullein-flower'])
+        ->and($read->notes)
+        ->toContain('How much rosemary there is was not said, and others have an amount: left out. Weigh it, and add it at the Bench.');
+});
