@@ -14,6 +14,9 @@ use Kettle\Recipe\Kitchen;
  */
 final class PastedProduct
 {
+    /** Words for an amount that is none. */
+    private const SOME = '(?:bits?|pinch(?:es)?|little|dash(?:es)?|handfuls?|splash(?:es)?|dollops?|knobs?|few|to\s+taste|optional)';
+
     private const MOST_LINES = 200;
 
     private const LONGEST = 300;
@@ -140,8 +143,17 @@ final class PastedProduct
         if ($parts !== null) {
             [$typed, $rest] = [$parts[0].self::PARTS, $parts[1]];
         } elseif ($amount === null || $amount->kind === Kind::Time) {
-            // "A few drops of lavender": something goes in, and how much is not said.
-            $isAmount = preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*(?:g|kg|ml|oz|cups?|tbsp|tsp)\b/iu', $written) === 1;
+            // "A few drops of lavender", "honey, to taste": something goes in, and how much is not said.
+            $isAmount =
+                preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*(?:g|kg|ml|oz|cups?|tbsp|tsp)\b/iu', $written) === 1 ||
+                preg_match(
+                    '/^(?:an?\s+|some\s+)?'.
+                        self::SOME.
+                        '\b(?!\s+(?:seconds?|minutes?|hours?|days?|weeks?|times?|more)\b)|[,(]\s*(?:an?\s+)?'.
+                        self::SOME.
+                        '\W*$/iu',
+                    $written,
+                ) === 1;
             $this->say(
                 $written,
                 $isAmount ? 'unread' : 'step',

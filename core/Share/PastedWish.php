@@ -56,7 +56,7 @@ final readonly class PastedWish
             );
         }
         if ($this->herbs === []) {
-            $notes[] = 'No herb was found in it: choose one.';
+            $notes[] = 'No herb was found in it: choose one. If it is made of an oil that is infused already, read it in at the Melt.';
         }
         if ($this->oils === []) {
             $notes[] = 'No oil was found in it: choose one.';

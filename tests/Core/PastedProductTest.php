@@ -154,3 +154,15 @@ it('refuses what is no recipe', function (string $text, string $reason) {
     'too much' => [str_repeat('1 cup oil ', 3000), 'too_long'],
     'no text' => ["\xff\xfe1 cup", 'unreadable'],
 ]);
+
+it('takes nothing that goes in for a step, though nobody said how much', function (string $line, string $as) {
+    $read = pasted("1 cup olive oil\n30 g beeswax\n{$line}");
+    expect(array_column($read->lines, 'as', 'line')[$line])->toBe($as);
+})->with([
+    ['a bit of honey', 'unread'],
+    ['camphor, a pinch', 'unread'],
+    ['honey (to taste)', 'unread'],
+    ['some few drops of lavender', 'unread'],
+    ['A few minutes later, pour it', 'step'],
+    ['Melt a little at a time', 'step'],
+]);
