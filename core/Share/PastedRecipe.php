@@ -24,6 +24,9 @@ final class PastedRecipe
 
     private const LONGEST = 300;
 
+    /** Measured so, a thing is poured: what nobody knows by name is no herb then. */
+    private const POURED = '/(?:ml|cl|dl|\bl|\dl|litres?|liters?|fl\.?\s*oz)$/iu';
+
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
 
@@ -173,6 +176,13 @@ final class PastedRecipe
                 $this->step($line);
             } elseif (preg_match('/\bwater\b/i', $rest) === 1) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);
+            } elseif (preg_match(self::POURED, $typed) === 1 && $this->words->knownHerb($rest) === null) {
+                $this->say(
+                    $line,
+                    'unread',
+                    sprintf('“%s” is in no list, and nothing was made of it: choose it at the Bench.', $rest),
+                    false,
+                );
             } else {
                 $this->takeHerb($line, $this->measuredHerb($amount, $typed, $rest, $aside));
             }

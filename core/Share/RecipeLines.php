@@ -90,11 +90,13 @@ final readonly class RecipeLines
         if ($bare !== $line && $this->words->amount($bare)[0] !== null) {
             return $bare;
         }
+        // "Dandelion flowers, enough to fill a jar (about 2 cups)": what is in the brackets is how much.
+        $line = preg_replace('/,\s*enough\s+to\s+[^(),]+(?=\()/iu', ' ', $line) ?? $line;
         $number = '[\d½¼¾⅓⅔][^,:()]*';
         $amount = "((?:{$number}|an?\\s[^,:()]*|half\\s[^,:()]*))";
         if (
             preg_match("/^(\\p{L}[^:()]*?)\\s*(?:[,:]|\\s[-–—])\\s*{$amount}$/u", $line, $m) !== 1 &&
-            preg_match("/^(\\p{L}[^:()]*?)\\s*\\({$amount}\\)$/u", $line, $m) !== 1 &&
+            preg_match("/^(\\p{L}[^:()]*?)\\s*\\((?:about\\s+|roughly\\s+|ca\\.?\\s+|~\\s*)?{$amount}\\)$/iu", $line, $m) !== 1 &&
             preg_match("/^(\\p{L}[^:()\\d½¼¾⅓⅔]*?)\\s+({$number})$/u", $line, $m) !== 1
         ) {
             return $line;

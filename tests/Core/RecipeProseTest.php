@@ -144,3 +144,27 @@ it('names the herb of which nobody said how much, where others are weighed', fun
         ->and($read->notes)
         ->toContain('How much rosemary there is was not said, and others have an amount: left out. Weigh it, and add it at the Bench.');
 });
+
+it('reads how much where it stands in brackets behind', function () {
+    $read = Support::pasted("dandelion flowers, enough to loosely fill a jar (about 2 cups)\nsweet almond oil (about 1 1/2 cups)");
+    expect($read->wish['herbs'][0]['amount'] ?? null)
+        ->toBe('2 cups')
+        ->and($read->wish['oil_amount'] ?? null)
+        ->toBe('1 1/2 cups');
+});
+
+it('makes no herb of what is poured and nobody knows', function () {
+    $read = Support::pasted("50 g dried calendula\n250 ml huile d'olive");
+    expect(array_column($read->wish['herbs'], 'id'))
+        ->toBe(['calendula'])
+        ->and($read->lines[1])
+        ->toMatchArray(['as' => 'unread', 'says' => '“huile d\'olive” is in no list, and nothing was made of it: choose it at the Bench.']);
+});
+
+it('sends ears, eyes and wounds to somebody qualified', function (string $text, bool $says) {
+    $notes = Support::pasted($text)->notes;
+    expect(in_array('Ears, eyes and wounds are for somebody qualified. It is planned for sound skin.', $notes, true))->toBe($says);
+})->with([
+    ["Mullein ear oil\n20 g dried mullein flowers\n100 ml olive oil", true],
+    ["Mullein oil\n20 g dried mullein flowers\n100 ml olive oil\nstir for a year", false],
+]);
