@@ -102,7 +102,7 @@ final readonly class MeltQuestions
 
         return $typed === null
             ? null
-            : RefusedException::at('room', fn () => $this->kitchen->reader()->one()->read($typed, Kind::Volume, 'mL')->value);
+            : RefusedException::at('room', fn () => $this->kitchen->measured()->read($typed, Kind::Volume, 'mL')->value);
     }
 
     /** @param  array<mixed>  $document */
@@ -110,7 +110,7 @@ final readonly class MeltQuestions
     {
         $typed = Fields::text($document, $key) ?? '';
 
-        return RefusedException::at($key, fn () => $this->kitchen->reader()->one()->read($typed, Kind::Mass, 'g')->value);
+        return RefusedException::at($key, fn () => $this->kitchen->measured()->read($typed, Kind::Mass, 'g')->value);
     }
 
     /**

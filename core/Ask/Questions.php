@@ -217,7 +217,7 @@ final readonly class Questions
      */
     public function wilting(array $document, Kitchen $kitchen): array
     {
-        $reader = $kitchen->reader()->one();
+        $reader = $kitchen->measured();
         $weight = fn (string $field): float => $reader->within(Fields::text($document, $field) ?? '', Kind::Mass, 'g', 0.1, 100_000)->value;
         $fresh = RefusedException::at('fresh', fn () => $weight('fresh'));
         $now = RefusedException::at('now', fn () => $weight('now'));

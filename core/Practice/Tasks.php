@@ -101,7 +101,7 @@ final readonly class Tasks
     /** @throws RefusedException */
     private function read(string $answer, Kind $kind, string $unit): float
     {
-        return RefusedException::at('answer', fn () => $this->jar->kitchen->reader()->one()->read($answer, $kind, $unit)->value);
+        return RefusedException::at('answer', fn () => $this->jar->kitchen->measured()->read($answer, $kind, $unit)->value);
     }
 
     /** g of the oil that is melted into a salve */

@@ -271,7 +271,7 @@ final readonly class HerbsReader
         if (Fields::text($herb, 'amount') === null) {
             throw new MaterialException('missing', 'Say what it weighs now, so that the water it has lost is known.', 'amount');
         }
-        $before = $this->about('picked', fn () => $this->kitchen->reader()->one()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
+        $before = $this->about('picked', fn () => $this->kitchen->measured()->within($picked, Kind::Mass, 'g', 0.1, 100_000));
         $now = $this->about('amount', fn () => $this->amount($herb, $form, $plant));
         assert($now !== null);
         $weighed = $this->about(

@@ -150,6 +150,12 @@ final readonly class Kitchen
         return new AmountReader($this->custom, $this->dropsPerMl, $this->cupboard->measureNamed(...));
     }
 
+    /** Of what was weighed, measured or counted, which is one figure and no range. */
+    public function measured(): AmountReader
+    {
+        return $this->reader()->one();
+    }
+
     public function writer(): AmountWriter
     {
         return new AmountWriter($this->custom);

@@ -143,9 +143,9 @@ final readonly class SizingReader
             return Jar::measured(
                 '',
                 Fields::text($jar, 'called') ?? 'jar',
-                $this->kitchen->reader()->one()->read($brim, Kind::Volume, 'mL')->value,
-                $this->kitchen->reader()->one()->read($height, Kind::Length, 'mm')->value,
-                marks: Marks::read(Fields::text($jar, 'marks') ?? '', $this->kitchen->reader()->one()),
+                $this->kitchen->measured()->read($brim, Kind::Volume, 'mL')->value,
+                $this->kitchen->measured()->read($height, Kind::Length, 'mm')->value,
+                marks: Marks::read(Fields::text($jar, 'marks') ?? '', $this->kitchen->measured()),
             );
         }
 

@@ -17,7 +17,8 @@ final readonly class SaidDay
         self::ANY_MONTH.
         '(?:\s+\d{4})?|'.
         self::ANY_MONTH.
-        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|christmas(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|'.
+        'christmas(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
         self::AGO.
         '|(?:(?:last|this|on|next)\s+)?'.
         self::WEEKDAY.

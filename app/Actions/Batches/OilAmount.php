@@ -34,7 +34,7 @@ final readonly class OilAmount
     public function added(Batch $batch, string $typed, string $into, float $holdsMl, float $inMl): float
     {
         $density = $batch->plan->density($this->cupboard);
-        $read = fn () => $this->kitchens->plain()->reader()->one()->within($typed, Kind::Volume, 'mL', 0.5, self::MOST_ADDED_ML, $density);
+        $read = fn () => $this->kitchens->plain()->measured()->within($typed, Kind::Volume, 'mL', 0.5, self::MOST_ADDED_ML, $density);
         $ml = round(AmountException::at('amount', $read)->value, 3);
 
         return $holdsMl <= 0.0 || $inMl + $ml <= $holdsMl + self::EQUAL_ML
@@ -49,7 +49,7 @@ final readonly class OilAmount
      */
     public function ml(Batch $batch, string $typed): float
     {
-        $read = fn () => $this->kitchens->plain()->reader()->one()->read($typed, Kind::Volume, 'mL', $batch->plan->density($this->cupboard));
+        $read = fn () => $this->kitchens->plain()->measured()->read($typed, Kind::Volume, 'mL', $batch->plan->density($this->cupboard));
 
         return AmountException::at('amount', $read)->value;
     }

@@ -116,7 +116,7 @@ final readonly class StrainBatch
     private function grams(string $typed, string $field): float
     {
         try {
-            return $this->kitchens->plain()->reader()->one()->within($typed, Kind::Mass, 'g', 0.01, self::MOST_G)->value;
+            return $this->kitchens->plain()->measured()->within($typed, Kind::Mass, 'g', 0.01, self::MOST_G)->value;
         } catch (AmountException $refused) {
             throw $refused->about($field);
         }

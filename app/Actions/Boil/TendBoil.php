@@ -74,7 +74,7 @@ final readonly class TendBoil
             'scale' => [Kind::Mass, 'g'],
             default => [Kind::Length, 'mm'],
         };
-        $read = RefusedException::at('level', fn () => $this->kitchens->plain()->reader()->one()->read($level, $kind, $unit)->value);
+        $read = RefusedException::at('level', fn () => $this->kitchens->plain()->measured()->read($level, $kind, $unit)->value);
 
         return $this->line(
             $boil,
@@ -226,7 +226,7 @@ final readonly class TendBoil
     /** What was measured, or weighed. A decoction is nearly all water, and a gram of it a millilitre within a few per cent. */
     private function amount(FrozenBoil $plan, string $typed): float
     {
-        $reader = $this->kitchens->plain()->reader()->one();
+        $reader = $this->kitchens->plain()->measured();
         $water = $plan->underOil ? null : Density::gramsPerMl(1.0);
 
         return $plan->byWeight ? $reader->read($typed, Kind::Mass, 'g')->value : $reader->read($typed, Kind::Volume, 'mL', $water)->value;

@@ -11,7 +11,8 @@ final class ImportException extends RefusedException
     {
         return new self(
             'unreadable',
-            'That is neither a zip nor a JSON document of a house, or it was cut short. Nothing was taken in. Use a file made by Export everything.',
+            'That is neither a zip nor a JSON document of a house, or it was cut short. Nothing was taken in. '.
+                'Use a file made by Export everything.',
         );
     }
 

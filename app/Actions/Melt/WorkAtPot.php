@@ -106,7 +106,7 @@ final readonly class WorkAtPot
             $material = $this->material($part, $state, $locked);
             $grams = RefusedException::at(
                 'amount',
-                fn () => $this->kitchens->plain()->reader()->one()->read($typed, Kind::Mass, 'g', Density::gramsPerMl($material->gramsPerMl))
+                fn () => $this->kitchens->plain()->measured()->read($typed, Kind::Mass, 'g', Density::gramsPerMl($material->gramsPerMl))
                     ->value,
             );
             $weighed = new Weighed($material, $grams);
@@ -277,7 +277,7 @@ final readonly class WorkAtPot
 
         return RefusedException::at(
             'amount',
-            fn () => $this->kitchens->plain()->reader()->one()->read($typed, Kind::Mass, 'g', Density::gramsPerMl($part->gramsPerMl))->value,
+            fn () => $this->kitchens->plain()->measured()->read($typed, Kind::Mass, 'g', Density::gramsPerMl($part->gramsPerMl))->value,
         );
     }
 
@@ -289,7 +289,7 @@ final readonly class WorkAtPot
 
     private function mass(string $typed, string $field): float
     {
-        return RefusedException::at($field, fn () => $this->kitchens->plain()->reader()->one()->read($typed, Kind::Mass, 'g')->value);
+        return RefusedException::at($field, fn () => $this->kitchens->plain()->measured()->read($typed, Kind::Mass, 'g')->value);
     }
 
     /** @throws MakingException when nothing is called so */

@@ -63,7 +63,7 @@ final readonly class Cookers
             $like ??= in_array($method, $row->texts('methods'), true) ? $row : null;
         }
         assert($like !== null);
-        $reader = $this->kitchens->plain()->reader()->one();
+        $reader = $this->kitchens->plain()->measured();
         $mm = function (string $field, ?string $typed) use ($reader): float {
             try {
                 return $reader->read((string) $typed, Kind::Length, 'mm')->value;

@@ -73,7 +73,7 @@ final readonly class StartSession
         }
         if ($water !== null && trim($water) !== '') {
             try {
-                $ml = $this->kitchens->plain()->reader()->one()->within($water, Kind::Volume, 'mL', 50, 30_000)->value;
+                $ml = $this->kitchens->plain()->measured()->within($water, Kind::Volume, 'mL', 50, 30_000)->value;
             } catch (\Kettle\Reason\RefusedException $refused) {
                 throw $refused->about('water');
             }

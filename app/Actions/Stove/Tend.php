@@ -128,7 +128,7 @@ final readonly class Tend
         $poured = null;
         if ($typed !== null && trim($typed) !== '') {
             try {
-                $poured = $this->kitchens->plain()->reader()->one()->within($typed, Kind::Volume, 'mL', 5, 20_000)->value;
+                $poured = $this->kitchens->plain()->measured()->within($typed, Kind::Volume, 'mL', 5, 20_000)->value;
             } catch (RefusedException $refused) {
                 throw $refused->about('with');
             }

@@ -59,7 +59,7 @@ final class HouseController extends Controller
     #[Operation('Add a jar size')]
     public function addJar(Requests\AddJar $form): HouseView
     {
-        $reader = $this->kitchens->plain()->reader()->one();
+        $reader = $this->kitchens->plain()->measured();
         $read = fn (string $field, Kind $kind, string $unit): float => RefusedException::at(
             $field,
             fn () => $reader->read($form->string($field)->toString(), $kind, $unit)->value,
@@ -96,7 +96,7 @@ final class HouseController extends Controller
     #[Operation('Add a bottle size')]
     public function addBottle(Requests\AddBottle $form): HouseView
     {
-        $reader = $this->kitchens->plain()->reader()->one();
+        $reader = $this->kitchens->plain()->measured();
         $ml = RefusedException::at(
             'capacity',
             fn () => $reader->within($form->string('capacity')->toString(), Kind::Volume, 'mL', 1, 5000)->value,

@@ -19,7 +19,7 @@ final readonly class Measures
      */
     public function read(array $typed): array
     {
-        $reader = $this->kitchens->plain()->reader()->one();
+        $reader = $this->kitchens->plain()->measured();
         $read = fn (string $field, Kind $kind, string $unit): ?float => isset($typed[$field])
             ? RefusedException::at($field, fn () => $reader->read($typed[$field], $kind, $unit)->value)
             : null;
