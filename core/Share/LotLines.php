@@ -7,6 +7,7 @@ namespace Kettle\Share;
 use Kettle\Material\Addition;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Measure\PartOf;
 use Kettle\Recipe\Kitchen;
@@ -329,9 +330,13 @@ final readonly class LotLines
         if (preg_match('/^(?:about\s+|nearly\s+)?(.+?)[\s-]+(left|full|gone|used|empty)$/iu', $piece, $m) !== 1) {
             return false;
         }
-        $said = preg_replace(['/^[½]$|^1\/2$/u', '/^[¼]$|^1\/4$/u', '/^[¾]$|^3\/4$/u'], ['half', 'a quarter', 'three quarters'], $m[1]);
-        $share = PartOf::share($said ?? $m[1]);
-        $held = $share === null || $share >= 1 ? null : $this->words->reading($lot['amount'] ?? '');
+        $isFigure = preg_match('/^[\d\/⁄.,]+$|^[¼½¾⅓⅔⅛⅜⅝⅞]$/u', $m[1]) === 1;
+        try {
+            $share = $isFigure ? $this->kitchen->reader()->number($m[1]) : PartOf::share($m[1]);
+        } catch (AmountException) {
+            $share = null;
+        }
+        $held = $share === null || $share <= 0 || $share >= 1 ? null : $this->words->reading($lot['amount'] ?? '');
         if ($held === null || ! in_array($held->kind, [Kind::Mass, Kind::Volume], true)) {
             $put('note', trim(($lot['note'] ?? '').'; '.$piece, '; '), $piece, true);
 

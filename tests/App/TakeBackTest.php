@@ -266,6 +266,20 @@ it('stays over where its cooker or its jar went on to something else', function 
     $back()->assertStatus(422)->assertSee('nothing to warm');
 });
 
+it('stays off where a later step of its jar rests on that it is off, and on once that is undone', function () {
+    $batch = warmBatch($this);
+    $pot = begun($this, [$batch])['id'];
+    readIn($this, $pot, '49', 1);
+    $off = tend($this, $pot, 'pause')->assertOk()->json('done.0.entry');
+    $task = fn (string $key) => $this->atHouse('POST', "/batches/{$batch->uid}/tasks", ['task' => $key, 'outcome' => 'done'])->assertOk();
+    $on = $task('warm_on-2')->json('entries.0.id');
+    $back = fn () => $this->atHouse('POST', "/stove/{$pot}/undo", ['entry' => $off]);
+    $back()->assertStatus(422)->assertSee('A later step rests on that one');
+    $this->atHouse('GET', "/stove/{$pot}")->assertJsonPath('state', 'paused');
+    $this->atHouse('POST', "/batches/{$batch->uid}/undo", ['entry' => $on])->assertOk();
+    $back()->assertOk()->assertJsonPath('state', 'on');
+});
+
 it('stays over where its thermometer stands in another pot', function () {
     [$probe] = aSender($this);
     $pot = begun($this, [warmBatch($this)], ['watch' => $probe])['id'];

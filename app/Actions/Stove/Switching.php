@@ -80,13 +80,15 @@ final readonly class Switching
         $session->ended_at = null;
     }
 
+    /**
+     * Struck out at the batch itself before, nothing is left to be done.
+     *
+     * @throws RefusedException where a later step of the batch rests on it
+     */
     public static function strikeOut(StrikeOut $strike, string $batch, string $entry): void
     {
-        try {
-            $strike(Batch::query()->where('uid', $batch)->firstOrFail(), $entry);
-        } catch (RefusedException) {
-            // Struck out there before.
-        }
+        $of = Batch::query()->where('uid', $batch)->firstOrFail();
+        $of->entries()->where('kind', 'undone')->where('corrects', $entry)->exists() || $strike($of, $entry);
     }
 
     /**

@@ -49,14 +49,14 @@ final readonly class TakeBack
             if ($locked->state === StoveSession::ENDED && $what !== 'done') {
                 throw new DiaryException('not_open', 'This is over: what was counted is in the logbooks of its jars.');
             }
-            match ($what) {
+            $switched = match ($what) {
                 'read' => $this->reading($locked, (int) $which),
                 'done' => $this->done($locked, (int) $which),
                 default => throw WarmthException::notFromHere(),
             };
             $locked->version++;
             $locked->save();
-            $locked->speed === 1 && $what === 'done' && ($this->diary)();
+            $switched && $locked->speed === 1 && ($this->diary)();
         });
         $session->refresh();
     }
@@ -122,7 +122,8 @@ final readonly class TakeBack
         return $back;
     }
 
-    private function reading(StoveSession $session, int $at): void
+    /** @return false for nothing was switched */
+    private function reading(StoveSession $session, int $at): bool
     {
         $standing = $session->probes->first(fn (StoveProbe $each) => $each->probe->kind === Probe::HAND);
         $row = DB::table('readings')
@@ -136,9 +137,12 @@ final readonly class TakeBack
         $row->delete();
         $this->readings->again($session, $standing);
         StartSession::note($session, 'read_back', ['at' => $at, 'c' => $centi / 100]);
+
+        return false;
     }
 
-    private function done(StoveSession $session, int $id): void
+    /** @return bool whether it was switched, so that the days to come are placed anew */
+    private function done(StoveSession $session, int $id): bool
     {
         $events = $session->events()->orderByDesc('id')->get();
         $event = in_array($id, self::open($session, $events), true) ? $events->firstWhere('id', $id) : null;
@@ -147,7 +151,8 @@ final readonly class TakeBack
         }
         /** @var array{at: string, ml?: float|int, entries?: list<array{string, string}>, with?: int} $before */
         $before = $event->data['before'];
-        if (in_array($event->kind, Switching::KINDS, true)) {
+        $switched = in_array($event->kind, Switching::KINDS, true);
+        if ($switched) {
             $this->switching->back($session, $event);
         } elseif ($event->kind === 'topped_up') {
             $session->filled_at = Carbon::parse($before['at']);
@@ -167,5 +172,7 @@ final readonly class TakeBack
         $said = array_intersect_key($event->data, ['setting' => true, 'herb' => true]);
         $with = isset($before['with']) ? ['with' => $before['with']] : [];
         StartSession::note($session, self::BACK, ['event' => $event->id, 'kind' => $event->kind] + $said + $with);
+
+        return $switched;
     }
 }
