@@ -12,6 +12,7 @@ use Kettle\Material\Cupboard;
 use Kettle\Material\HerbMix;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Reason\Listing;
 use Kettle\Recipe\Kitchen;
 
 /** What was read from a pasted recipe, made into a wish. */
@@ -93,7 +94,7 @@ final readonly class PastedWish
             $names = array_map(fn (array $herb) => isset($herb['id']) ? $this->cupboard->herb($herb['id'])->name : $herb['name'], $bare);
             $notes[] = sprintf(
                 'How much %s there is was not said, and others have an amount: left out. Weigh it, and add it at the Bench.',
-                implode(' and ', $names),
+                Listing::of(array_values($names)),
             );
             $wish['herbs'] = array_values(array_filter($wish['herbs'], fn (array $herb) => isset($herb['amount'])));
         }

@@ -7,6 +7,7 @@ import { useSay } from '../frame/Say'
 import { Button, TextButton } from '../parts/Button'
 import { Area } from '../parts/Field'
 import { sent } from '../parts/form'
+import { without } from '../parts/lines'
 import { Trouble } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 import type { LotFields } from './LotForm'
@@ -86,16 +87,6 @@ function named(clear: number, all: number) {
   if (all === 1) return 'Put it in Stores'
   if (clear === 0 || clear === all) return `Put all ${all} in Stores`
   return clear === 1 ? 'Put the one that is clear in Stores' : `Put the ${clear} that are clear in Stores`
-}
-
-/** The lines less some, each of them once. */
-function without(text: string, lines: string[]) {
-  const left = text.split('\n')
-  for (const line of lines) {
-    const at = left.findIndex((each) => each.trim() === line)
-    if (at >= 0) left.splice(at, 1)
-  }
-  return left.join('\n').trim()
 }
 
 function Understood({ lot, onLong }: { lot: Shape<'ReadLot'>; onLong: () => void }) {

@@ -11,6 +11,7 @@ import { Button } from '../parts/Button'
 import { Area } from '../parts/Field'
 import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
+import { without } from '../parts/lines'
 import { Trouble } from '../parts/Notice'
 import { useSettled } from '../parts/settled'
 import { LotLines } from '../stores/LotLines'
@@ -49,10 +50,8 @@ function Steeping() {
   const lines = typed.split('\n').map((line) => line.trim())
   const put = (line: string, batch: Shape<'BatchView'>) => {
     setThere((before) => [...before, { id: batch.id, says: `${batch.code} ${batch.name}` }])
-    // By what it says, and not by its place: other lines may have been written meanwhile. Of two alike, one.
-    const all = typed.split('\n')
-    const at = all.findIndex((each) => each.trim() === line)
-    setTyped(all.filter((_, index) => index !== at).join('\n'))
+    // By what it says, and not by its place: other lines may have been written meanwhile.
+    setTyped(without(typed, [line]))
   }
   return (
     <section aria-labelledby="steeping" className="border-line flex flex-col gap-3 border-t pt-5">
