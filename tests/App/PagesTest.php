@@ -61,6 +61,22 @@ it('walks along a board of the Shelf without losing or doubling a jar', function
     expect($seen)->toHaveCount(40)->and(array_unique($seen))->toHaveCount(40);
 });
 
+it('finds what may be wrong by what somebody says of it', function (string $typed, array $faults) {
+    $found = $this->atHouse('GET', '/find?q='.urlencode($typed))
+        ->assertOk()
+        ->json('found');
+    expect(array_column($found, 'path'))->toEqualCanonicalizing(array_map(fn (string $id) => "almanac/fault/{$id}", $faults));
+})->with([
+    // Common practice, no source: paint and crayons are rancid, butters that cool slowly grain, mould is mould.
+    ['my salve is grainy', ['slow-cooling']],
+    ['smells of crayons', ['rancid', 'too-hot']],
+    ['there is mould on it', ['mould']],
+    ['the oil went cloudy in the fridge', ['fat-set', 'fine-herb', 'water']],
+    // Of many words those count that speak of it.
+    ['what is wrong with this', []],
+    ['it has gone very like something', []],
+]);
+
 it('draws the day from getting up to bed', function (string $now, ?float $at, string $text) {
     Carbon::setTestNow($now);
     $bar = $this->atHouse('GET', '/today')->json('bar');

@@ -37,6 +37,39 @@ final readonly class ShelfPage
         'bottled' => ['Bottled, and keeping', [Stage::Bottled], 'best_before'],
     ];
 
+    /** Letters of a word, less its plural, that may be of something seen; shorter ones stand in any sentence. */
+    private const LEAST_OF_A_SIGN = 4;
+
+    /** Longer ones that stand in any sentence too. */
+    private const OF_NO_SIGN = [
+        'went',
+        'gone',
+        'what',
+        'this',
+        'that',
+        'with',
+        'from',
+        'there',
+        'when',
+        'have',
+        'does',
+        'like',
+        'wrong',
+        'very',
+        'some',
+        'just',
+        'after',
+        'into',
+        'over',
+        'under',
+        'look',
+        'nothing',
+        'something',
+        'become',
+        'became',
+        'turned',
+    ];
+
     /** What there is to find in the tables, by kind. */
     private const SAYS = [
         'plant' => 'a plant in the Almanac',
@@ -93,9 +126,35 @@ final readonly class ShelfPage
         if ($found !== []) {
             return new FoundList($found);
         }
+        $faults = $this->bySigns($typed);
+        if ($faults !== []) {
+            return new FoundList($faults);
+        }
         $meant = $this->meant($typed);
 
         return $meant === null ? new FoundList([]) : new FoundList($this->named($meant), $meant);
+    }
+
+    /**
+     * Faults of which something is seen or smelled that is in what was typed, "smells like crayons": those that most of its words
+     * speak of.
+     *
+     * @return list<Found>
+     */
+    private function bySigns(string $typed): array
+    {
+        $said = $found = [];
+        foreach (preg_split('/[^\p{L}]+/u', $typed) ?: [] as $word) {
+            $one = preg_replace('/s$/u', '', $word) ?? $word;
+            $speaks = mb_strlen($one) >= self::LEAST_OF_A_SIGN && ! in_array($one, self::OF_NO_SIGN, true);
+            foreach (! $speaks ? [] : $this->almanac->list('fault', $one, true) as $entry) {
+                $said[$entry->key] = ($said[$entry->key] ?? 0) + 1;
+                $found[$entry->key] = new Found('fault', $entry->name, self::SAYS['fault'], "almanac/{$entry->kind}/{$entry->key}");
+            }
+        }
+        $most = $said === [] ? 0 : max($said);
+
+        return array_slice(array_values(array_filter($found, fn (string $key) => $said[$key] === $most, ARRAY_FILTER_USE_KEY)), 0, 5);
     }
 
     /** What was most likely meant by a name that nothing goes by; null where nothing is near it. */
