@@ -54,7 +54,7 @@ export function FindBox({ open, onOpenChange, base }: Props) {
         })}
       >
         <Field
-          label="A jar, its code, a lot, a recipe, a plant or a place"
+          label="A jar, its code, a lot, a recipe, a plant, a place, or what is wrong"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           autoComplete="off"
