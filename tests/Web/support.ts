@@ -124,7 +124,8 @@ export function settling(page: Page): () => Promise<void> {
   page.on('requestfailed', ended)
   return async () => {
     await expect.poll(() => open.size === 0 && Date.now() - last > 100, { intervals: [50] }).toBe(true)
-    await page.evaluate(() => new Promise((drawn) => requestIdleCallback(drawn)))
+    // A page of which no frame is wanted may never be told that it is idle.
+    await page.evaluate(() => new Promise((drawn) => requestIdleCallback(drawn, { timeout: 1000 })))
   }
 }
 
