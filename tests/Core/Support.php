@@ -11,6 +11,7 @@ use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
 use Kettle\Share\ReadRecipe;
+use Kettle\Share\WishSentence;
 
 /** One planning for the tests of the core, on a fixed morning. */
 final class Support
@@ -72,5 +73,17 @@ final class Support
     public static function pasted(string $text, array $house = []): ReadRecipe
     {
         return (new Questions(Tables::shipped()))->recipes()->read($text, self::kitchen($house));
+    }
+
+    /**
+     * A wish in one sentence, read on the morning of 24 November 2026.
+     *
+     * @return array{wish: array<string, mixed>, unread: list<string>, guesses: list<string>}
+     */
+    public static function sentence(string $text): array
+    {
+        $kitchen = self::kitchen();
+
+        return (new WishSentence($kitchen->cupboard(), $kitchen->methods(), $kitchen))->read($text);
     }
 }

@@ -1,0 +1,73 @@
+<?php
+
+use Tests\Core\Support;
+
+// 250 mL are 8.45 US fl oz, a quart 946.4 mL: NIST Handbook 44, Appendix C. A pint jar holds 505 mL to its brim here.
+it('takes a jar said by its size for the house’s own of that size', function (string $text, array $wish, array $unread = []) {
+    $read = Support::sentence($text);
+    expect(array_diff_key($read['wish'], ['herbs' => 0, 'oils' => 0]))
+        ->toBe($wish)
+        ->and($read['unread'])
+        ->toBe($unread)
+        ->and($read['wish']['herbs'])
+        ->toBe([['id' => 'calendula']]);
+})->with([
+    ['calendula in olive, 4 jars of 250 mL', ['jar' => '237', 'jars' => '4']],
+    ['four 250 ml jars of calendula in olive', ['jar' => '237', 'jars' => '4']],
+    ['calendula in olive in a 500 mL jar', ['jar' => '473']],
+    ['calendula in olive, 2 x 1 L jars', ['jar' => '946', 'jars' => '2']],
+    ['a 16 oz jar of calendula in olive', ['jar' => '473']],
+    ['a 250 mL jar of calendula oil in olive', ['jar' => '237']],
+    ['calendula, 250 mL olive oil, in a 500 mL jar', ['jar' => '473', 'oil_amount' => '250 mL']],
+    // The house has none of that size: the words stay, marked.
+    ['three 33 mL jars of calendula in olive', [], ['3 33 mL']],
+    ['calendula in olive in a 600 mL jar', [], ['600 mL']],
+    // What comes out of it is no jar.
+    ['300 mL of calendula oil in olive', ['finished' => ['amount' => '300 mL']]],
+    ['calendula in olive, 3 bottles of 100 mL', ['finished' => ['count' => '3', 'size' => '100 mL']]],
+]);
+
+it('knows since when a jar stands, however it is said', function (string $text, ?string $begun, array $unread = []) {
+    // Read on Tuesday 24 November 2026.
+    $read = Support::sentence($text);
+    expect($read['wish']['begun'] ?? null)
+        ->toBe($begun)
+        ->and($read['unread'])
+        ->toBe($unread);
+})->with([
+    ['2 jars of plantain in olive, 3 weeks ago', '2026-11-03'],
+    ['plantain in olive since the 1st', '2026-11-01'],
+    // The thirtieth of this month is to come: it was that of October.
+    ['plantain in olive since the 30th', '2026-10-30'],
+    ['started comfrey root in olive on Monday', '2026-11-23'],
+    ['put up dried plantain in olive on 12 October', '2026-10-12'],
+    ['dried plantain in olive begun last night', '2026-11-23'],
+    ['dried plantain in olive, slow cooker, since this morning', '2026-11-24'],
+    ['dried plantain in olive since September', null, ['since September']],
+    // To be begun is not begun, and what it is for is no day.
+    ['plantain in olive, start on Monday', null],
+    ['plantain in olive, ready by 1 December', null],
+]);
+
+it('marks whether the herb of a jar that stands was dried, and takes the worse of one that spoils', function (
+    string $text,
+    ?string $state,
+    int $guesses,
+) {
+    $read = Support::sentence($text);
+    expect($read['wish']['herbs'][0]['state'] ?? null)
+        ->toBe($state)
+        ->and(array_filter($read['guesses'], fn (string $guess) => str_contains($guess, 'was dried is not said')))
+        ->toHaveCount($guesses);
+})->with([
+    ['calendula in olive since yesterday', 'dried', 1],
+    // NCHFP on garlic in oil (from memory): fresh, it is no oil that stands on a shelf.
+    ['garlic in olive since yesterday', 'fresh', 1],
+    ['dried garlic in olive since yesterday', 'dried', 0],
+    ['fresh calendula in olive since yesterday', 'fresh', 0],
+    // Nobody dries a resin, and a powder is dry.
+    ['pine resin in olive since yesterday', null, 0],
+    ['turmeric powder in olive since yesterday', 'dried', 0],
+    // What is to be begun can be chosen yet.
+    ['garlic in olive', null, 0],
+]);
