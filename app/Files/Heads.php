@@ -8,7 +8,8 @@ final readonly class Heads
     /** How a unit stands behind a name. */
     private const BEHIND = ['_%s', '_(%s)', '(%s)', '_[%s]', '[%s]'];
 
-    private const DEGREES = [
+    /** Degrees by how they are written, by themselves or behind a name. */
+    public const DEGREES = [
         'c' => ['c', '°c', 'deg_c', 'celsius', 'degrees_c'],
         'f' => ['f', '°f', 'deg_f', 'fahrenheit', 'degrees_f'],
     ];

@@ -67,7 +67,8 @@ final readonly class LotLines
     {
         $lot = $parts = [];
         $put = function (string $field, string $value, string $text, bool $guess = false) use (&$lot, &$parts): void {
-            $lot[$field] = $value;
+            // One note does not put out another.
+            $lot[$field] = $field === 'note' && isset($lot['note']) ? $lot['note'].'; '.$value : $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
         $pieces = $this->pieces->of($line);
@@ -97,7 +98,7 @@ final readonly class LotLines
             if (! isset($lot['got_where']) && $isPlace) {
                 $put('got_where', mb_substr($where, 0, 160), $piece, $where === $piece);
             } else {
-                $put('note', trim(($lot['note'] ?? '').'; '.$piece, '; '), $piece, true);
+                $put('note', $piece, $piece, true);
             }
         }
 
@@ -338,7 +339,7 @@ final readonly class LotLines
         }
         $held = $share === null || $share <= 0 || $share >= 1 ? null : $this->words->reading($lot['amount'] ?? '');
         if ($held === null || ! in_array($held->kind, [Kind::Mass, Kind::Volume], true)) {
-            $put('note', trim(($lot['note'] ?? '').'; '.$piece, '; '), $piece, true);
+            $put('note', $piece, $piece, true);
 
             return true;
         }

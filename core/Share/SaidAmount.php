@@ -31,21 +31,6 @@ final readonly class SaidAmount
 
     private const MOST_OF_SIZE = 1.12;
 
-    /** What stands before the measure in "half-litre". */
-    private const OF_A_SIZE = [
-        'half' => '1/2',
-        'quarter' => '1/4',
-        'one' => '1',
-        'two' => '2',
-        'three' => '3',
-        'four' => '4',
-        'five' => '5',
-        'six' => '6',
-        'eight' => '8',
-        'twelve' => '12',
-        'sixteen' => '16',
-    ];
-
     public function __construct(private Kitchen $kitchen, private RecipeWords $words) {}
 
     /** Numbers in words become figures. */
@@ -136,7 +121,7 @@ final readonly class SaidAmount
         $size = '(\d[\d.\/]*)\s*(ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz)';
         // "Two pint jars" are two of a pint; "a two pint jar" and "two-pint jars" are of two.
         $named = 'pints?|quarts?|gallons?|cups?|ounces?';
-        $compound = '(\d[\d.\/]*|'.implode('|', array_keys(self::OF_A_SIZE)).")-({$named}|ml|cl|dl|l|litres?|liters?|oz)";
+        $compound = "(\d[\d.\/]*|\p{L}+)-({$named}|ml|cl|dl|l|litres?|liters?|oz)";
         $patterns = [
             "{$count}{$size}\s+jars?(?:\s+of)?",
             "{$count}jars?\s+of\s+{$size}(?:\s+of)?",
@@ -146,8 +131,7 @@ final readonly class SaidAmount
         foreach ($patterns as $pattern) {
             $was = $left->text;
             $m = $left->take($pattern);
-            $many = self::OF_A_SIZE[mb_strtolower($m[2] ?? '')] ?? ($m[2] ?? '');
-            $jar = $m === null ? null : $this->ofSize($many.' '.preg_replace('/^(?:oz|ounces?)$/i', 'fl oz', $m[3]));
+            $jar = $m === null ? null : $this->ofSize(Counts::inFigures($m[2].' '.preg_replace('/^(?:oz|ounces?)$/i', 'fl oz', $m[3])));
             if ($m !== null && $jar !== null) {
                 return ['jar' => $jar->id] + self::several($m[1]);
             }

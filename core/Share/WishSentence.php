@@ -184,10 +184,10 @@ final class WishSentence
         $ago = SaidDay::AGO;
         // "Started comfrey in olive on Monday": the day stands by itself.
         $apart = preg_match("/\\b{$since}\\s+(?!(?:on\\s+|the\\s+)*{$day}\\b)/iu", $this->left->text) === 1;
-        if ($apart && preg_match("/\\bon\\s+((?:the\\s+)?{$day})/iu", $this->left->text, $m) === 1 && $days->read($m[1], false) !== null) {
-            $this->left->take('\bon\s+(?='.preg_quote($m[1], '/').')');
+        $on = "/\\bon\\s+((?:the\\s+)?{$day})/iu";
+        if ($apart && preg_match($on, $this->left->text, $m) === 1 && $days->read($m[1], false) !== null) {
             $this->left->take($since);
-            $this->left->text = str_replace($m[1], "begun {$m[1]}", $this->left->text);
+            $this->left->text = preg_replace($on, 'begun $1', $this->left->text, 1) ?? $this->left->text;
         }
         $found = [];
         $kinds = [

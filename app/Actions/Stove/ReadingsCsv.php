@@ -65,8 +65,8 @@ final readonly class ReadingsCsv
     private static function also(): array
     {
         $also = ['when' => 'at', 'timestamp' => 'at', 'datetime' => 'at', 'date_time' => 'at', 'date/time' => 'at', 'moment' => 'at'];
-        foreach (['c' => ['°c', 'celsius', 'deg_c'], 'f' => ['°f', 'fahrenheit', 'deg_f']] as $unit => $names) {
-            $also += array_fill_keys($names, $unit);
+        foreach (Heads::DEGREES as $unit => $names) {
+            $also += array_fill_keys(array_diff($names, [$unit]), $unit);
         }
         $called = ['temperature', 'temp', 'warmth', 'reading'];
 

@@ -57,13 +57,14 @@ final readonly class Switching
     {
         /** @var Stood $stood */
         $stood = $event->data['before'];
-        $jars = $session->jars()->with('batch')->whereIn('id', array_column($stood['jars'], 'id'))->get();
+        $logged = array_column($stood['jars'], 'logged_h', 'id');
+        $jars = $session->jars()->with('batch')->whereIn('id', array_keys($logged))->get();
         $session->speed === 1 && $this->refuseElsewhere($session, $event, $jars->all());
         foreach ($stood['entries'] ?? [] as [$batch, $entry]) {
-            self::strikeOut($this->strike, $batch, $entry);
+            $this->strikeOut($batch, $entry);
         }
         foreach ($jars as $jar) {
-            $jar->logged_h = array_column($stood['jars'], 'logged_h', 'id')[$jar->id];
+            $jar->logged_h = $logged[$jar->id];
             $jar->hours = $jar->out_at = null;
             $jar->save();
         }
@@ -85,10 +86,10 @@ final readonly class Switching
      *
      * @throws RefusedException where a later step of the batch rests on it
      */
-    public static function strikeOut(StrikeOut $strike, string $batch, string $entry): void
+    public function strikeOut(string $batch, string $entry): void
     {
         $of = Batch::query()->where('uid', $batch)->firstOrFail();
-        $of->entries()->where('kind', 'undone')->where('corrects', $entry)->exists() || $strike($of, $entry);
+        $of->entries()->where('kind', 'undone')->where('corrects', $entry)->exists() || ($this->strike)($of, $entry);
     }
 
     /**

@@ -2,7 +2,6 @@
 
 namespace App\Actions\Stove;
 
-use App\Actions\Batches\StrikeOut;
 use App\Models\Probe;
 use App\Models\StoveEvent;
 use App\Models\StoveProbe;
@@ -25,12 +24,7 @@ final readonly class TakeBack
     /** The line that takes one of them back. */
     public const BACK = 'done_back';
 
-    public function __construct(
-        private TakeReadings $readings,
-        private StrikeOut $strike,
-        private Switching $switching,
-        private PlanDiary $diary,
-    ) {}
+    public function __construct(private TakeReadings $readings, private Switching $switching, private PlanDiary $diary) {}
 
     /**
      * @param  string  $entry as ofReading() and ofDone() write it
@@ -166,7 +160,7 @@ final readonly class TakeBack
                 $session->shaken_at = Carbon::parse($before['at']);
             }
             foreach ($before['entries'] ?? [] as [$batch, $entry]) {
-                Switching::strikeOut($this->strike, $batch, $entry);
+                $this->switching->strikeOut($batch, $entry);
             }
         }
         $said = array_intersect_key($event->data, ['setting' => true, 'herb' => true]);

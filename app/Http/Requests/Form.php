@@ -130,7 +130,6 @@ abstract class Form extends FormRequest
             ],
             'between' => ['numeric' => ':Attribute lies between :min and :max.'],
             'in' => ':Attribute must be one of those listed.',
-            'prohibited_if' => ':Attribute is not asked for with that, and would be lost. Leave it out.',
             'prohibited_unless' => ':Attribute is not asked for with that, and would be lost. Leave it out.',
             'prohibits' => ':Attribute is given beside another that says the same. Leave one of the two out.',
             'timezone' => '“:input” is not a time zone. Write it like Europe/London.',

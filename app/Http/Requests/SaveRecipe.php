@@ -15,7 +15,12 @@ class SaveRecipe extends Form
         $recipe = $this->route('recipe');
 
         return [
-            'name' => ['required', 'string', 'max:120', new FreeName(Recipe::class, $recipe instanceof Recipe ? $recipe->id : null)],
+            'name' => [
+                'required',
+                'string',
+                'max:120',
+                new FreeName(Recipe::class, 'name', $recipe instanceof Recipe ? $recipe->id : null),
+            ],
             'note' => ['nullable', 'string', 'max:5000'],
             'wish' => ['required', 'array'],
         ];

@@ -11,6 +11,7 @@ use App\Pages\Almanac\AlmanacPresenter;
 use App\Pages\Batch\BatchPresenter;
 use App\Pages\Making\MakingPage;
 use App\Pages\Stores\StoresPresenter;
+use App\Responses\Almanac\AlmanacEntry;
 use App\Responses\Press\PressList;
 use App\Responses\Shelf\Found;
 use App\Responses\Shelf\FoundList;
@@ -149,12 +150,18 @@ final readonly class ShelfPage
             $speaks = mb_strlen($one) >= self::LEAST_OF_A_SIGN && ! in_array($one, self::OF_NO_SIGN, true);
             foreach (! $speaks ? [] : $this->almanac->list('fault', $one, true) as $entry) {
                 $said[$entry->key] = ($said[$entry->key] ?? 0) + 1;
-                $found[$entry->key] = new Found('fault', $entry->name, self::SAYS['fault'], "almanac/{$entry->kind}/{$entry->key}");
+                $found[$entry->key] = self::entry('fault', $entry);
             }
         }
         $most = $said === [] ? 0 : max($said);
 
         return array_slice(array_values(array_filter($found, fn (string $key) => $said[$key] === $most, ARRAY_FILTER_USE_KEY)), 0, 5);
+    }
+
+    /** @param  key-of<self::SAYS>  $kind */
+    private static function entry(string $kind, AlmanacEntry $entry): Found
+    {
+        return new Found($kind, $entry->name, self::SAYS[$kind], "almanac/{$entry->kind}/{$entry->key}");
     }
 
     /** What was most likely meant by a name that nothing goes by; null where nothing is near it. */
@@ -222,9 +229,9 @@ final readonly class ShelfPage
         ) {
             $found[] = new Found('recipe', $recipe->name, 'a recipe', 'recipes/'.$recipe->uid);
         }
-        foreach (self::SAYS as $kind => $what) {
+        foreach (array_keys(self::SAYS) as $kind) {
             foreach (array_slice($this->almanac->list($kind, $typed, true), 0, 5) as $entry) {
-                $found[] = new Found($kind, $entry->name, $what, "almanac/{$entry->kind}/{$entry->key}");
+                $found[] = self::entry($kind, $entry);
             }
         }
 
