@@ -309,14 +309,20 @@ final class Cupboard
         return self::named($this->essentialOils(), $name, fn (EssentialOil $oil) => [$oil->names->inci, ...$oil->names->also]);
     }
 
+    /** What is added to an oil, such as vitamin E, that goes by a name. */
+    public function additionNamed(string $name): ?Addition
+    {
+        return self::named($this->additions(), $name, fn (Addition $addition) => $addition->names->also);
+    }
+
     /**
-     * @template T of Herb|Carrier|Wax|EssentialOil
+     * @template T of Herb|Carrier|Wax|EssentialOil|Addition
      *
      * @param  array<string, T>  $among
      * @param  \Closure(T): list<string>  $also its other names
      * @return ?T
      */
-    private static function named(array $among, string $name, \Closure $also): Herb|Carrier|Wax|EssentialOil|null
+    private static function named(array $among, string $name, \Closure $also): Herb|Carrier|Wax|EssentialOil|Addition|null
     {
         $plain = Names::plain($name);
         foreach ($among as $thing) {

@@ -18,6 +18,12 @@ final class Names
         return preg_replace(['/ies\b/', '/(?<=[^s])oes\b/', '/(?<=[a-z]{3})(?<!s)s\b/'], ['y', 'o', ''], $plain) ?? $plain;
     }
 
+    /** "St. John" without its point, which is no end of a sentence. */
+    public static function withoutPoints(string $text): string
+    {
+        return preg_replace('/\bSt\.\s*(?=\p{L})/iu', 'St ', $text) ?? $text;
+    }
+
     public static function withoutAccents(string $name): string
     {
         if (preg_match('/[^\x00-\x7F]/', $name) !== 1) {

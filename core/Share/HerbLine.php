@@ -6,7 +6,9 @@ namespace Kettle\Share;
 
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Lying;
 use Kettle\Material\State;
+use Kettle\Measure\Amount;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 
@@ -50,6 +52,7 @@ final readonly class HerbLine
             ...$counted ? [...$this->counts->words(), 'large', 'small', 'medium', 'big', 'fat', 'ripe'] : [],
         ]);
         $name = trim(preg_replace('/\s+/', ' ', preg_replace('/[(,].*$|\b('.$words.')\b/iu', ' ', $rest) ?? '') ?? '');
+        $name = $known === null ? $this->words->otherPart($rest) ?? $name : $name;
         if ($known === null && ($name === '' || mb_strlen($name) > 40 || str_word_count($name) > 4)) {
             return [null, '', []];
         }
@@ -57,7 +60,10 @@ final readonly class HerbLine
         $herb = $known === null ? ['name' => $name, 'form' => $form ?? 'thin-leaf'] : ['id' => $known['id']];
         if ($known === null) {
             $guesses[] = sprintf('“%s” is not in the list; how it is cut is a guess', $name);
-        } elseif ($form !== null && $this->cupboard->form($form)->traits->powder) {
+        } elseif ($known['other'] !== null) {
+            $guesses[] = sprintf('“%s” is not in the list: %s stands for it, with its cautions', $known['other'], $known['name']);
+        }
+        if ($known !== null && $form !== null && $this->cupboard->form($form)->traits->powder) {
             $herb['form'] = $form;
         }
         $plant = $known === null ? null : $this->cupboard->herb($known['id']);
@@ -71,6 +77,33 @@ final readonly class HerbLine
         $herb['state'] = $state ?? 'dried';
 
         return [$herb, $known['name'] ?? $name, $guesses];
+    }
+
+    /**
+     * So much of a herb: how a measured one lies stays with the amount, "2 cups, packed".
+     *
+     * @param  ?Amount  $amount as it was read of what is typed
+     * @param  ?Amount  $aside what is written beside it in brackets
+     * @param  bool  $eaten whether the oil is for the kitchen
+     * @return array{array<string, string>|null, string, list<string>} as of()
+     */
+    public function measured(?Amount $amount, string $typed, string $rest, ?Amount $aside, bool $eaten): array
+    {
+        $volume = $amount?->kind === Kind::Volume;
+        [$bare, $lies] = $volume ? Lying::in($rest) : [$rest, null];
+        [$herb, $name, $guesses] = $this->of($bare, false, $eaten, $this->words->state($bare));
+        if ($aside !== null && $aside->kind === Kind::Mass) {
+            $typed = round($aside->value, 1).' g';
+        } elseif ($volume && $lies !== null) {
+            $typed .= ', '.$lies->value;
+        } elseif ($volume) {
+            $guesses[] = 'a volume of herb is weighed by how it usually lies';
+        }
+        if (preg_match('/(?<![\d])\d+(?:\.\d+)?\s*(-|–|to)\s*\d+(?!\s*\/)/u', $typed) === 1) {
+            $guesses[] = 'the middle of what is written';
+        }
+
+        return [$herb === null ? null : $herb + ($typed === '' ? [] : ['amount' => $typed]), $name, $guesses];
     }
 
     /**

@@ -66,13 +66,7 @@ final readonly class InfusingTime
                 }
                 preg_match_all(self::TIME, Figures::inSentence(" {$sentence} "), $all, PREG_SET_ORDER);
                 foreach ($all as [, $before, $said]) {
-                    // A month is no fixed time: so many weeks are the nearest.
-                    $said =
-                        preg_replace_callback(
-                            '/^(\d+)\s+months?$/i',
-                            fn (array $m) => round(((int) $m[1] * 365.25) / 12 / 7).' weeks',
-                            $said,
-                        ) ?? $said;
+                    $said = self::inWeeks($said);
                     $time = preg_match(self::NO_SPAN, $before) === 1 ? null : $words->reading($said);
                     $sure = $time === null || $time->kind !== Kind::Time ? 0 : self::sure($sentence, $time->value, $words);
                     if ($time !== null && $sure > $best) {
@@ -83,6 +77,18 @@ final readonly class InfusingTime
         }
 
         return new self($hours, $typed, $at, $celsius, $warmAt);
+    }
+
+    /** A month is no fixed time: so many weeks are the nearest. What is not in months stays as it is. */
+    public static function inWeeks(string $said): string
+    {
+        $weeks = fn (string $months) => (string) round(((float) $months * 365.25) / 12 / 7);
+
+        return preg_replace_callback(
+            '/^(\d[\d.]*)(?:\s*(?:-|–|to)\s*(\d[\d.]*))?\s*months?$/iu',
+            fn (array $m) => $weeks($m[1]).(isset($m[2]) ? ' to '.$weeks($m[2]) : '').' weeks',
+            trim($said),
+        ) ?? $said;
     }
 
     private static function sure(string $sentence, float $hours, RecipeWords $words): int

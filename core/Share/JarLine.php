@@ -29,7 +29,7 @@ final readonly class JarLine
         foreach (preg_split('/\s*[;,]\s*/u', trim($left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
             $named = $this->words->oil($piece);
             $oil ??= $named === null || $named['id'] === '' || in_array($named['id'], $there, true) ? null : $named;
-            $herb ??= $named === null && $this->words->knownHerb($piece) !== null ? $piece : null;
+            $herb ??= $named === null && $this->words->namesHerb($piece) ? $piece : null;
         }
 
         return ['by_jar' => $byJar, 'cover' => $cover, 'jar' => $jar, 'oil' => $oil, 'herb' => $herb];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Material\Addition;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\AmountException;
@@ -301,7 +300,7 @@ final readonly class LotLines
 
             return ['scent', $scent?->id, $scent->name ?? $bare];
         }
-        $addition = $this->additionNamed($bare);
+        $addition = $this->cupboard->additionNamed($bare);
         $herb = $this->cupboard->herbNamed($bare);
         $oil = $this->words->oil($bare);
         $wax = $this->cupboard->waxNamed(trim(preg_replace('/\b(?:pellets?|pastilles?|block|grated|bar)\b/iu', '', $bare) ?? $bare));
@@ -364,17 +363,6 @@ final readonly class LotLines
         }
 
         return $bare;
-    }
-
-    private function additionNamed(string $bare): ?Addition
-    {
-        foreach ($this->cupboard->additions() as $addition) {
-            if (in_array(mb_strtolower($bare), array_map(mb_strtolower(...), [$addition->name, ...$addition->names->also]), true)) {
-                return $addition;
-            }
-        }
-
-        return null;
     }
 
     /** @return array{string, ?string, string} */

@@ -109,7 +109,8 @@ final class PastedRecipe
                 ! $this->recipe->isHeading($line) &&
                 $this->recipe->isName($line) &&
                 $this->words->count($line) === null &&
-                ! $this->counts->isCounted($line)
+                // "Comfrey flower oil" is no flower that is counted.
+                (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm)$/iu', $line) === 1)
             ) {
                 $name = $line;
                 $purpose = $this->words->purpose($line);
@@ -184,7 +185,7 @@ final class PastedRecipe
                     false,
                 );
             } else {
-                $this->takeHerb($line, $this->measuredHerb($amount, $typed, $rest, $aside));
+                $this->takeHerb($line, $this->herbLine->measured($amount, $typed, $rest, $aside, $this->purpose === 'kitchen'));
             }
 
             return;
@@ -346,22 +347,6 @@ final class PastedRecipe
         return $this->herbLine->of($rest, false, $this->purpose === 'kitchen', $this->words->state($rest));
     }
 
-    /** @return array{array<string, string>|null, string, list<string>} as HerbLine has it, with how much of it */
-    private function measuredHerb(?Amount $amount, string $typed, string $rest, ?Amount $aside): array
-    {
-        [$herb, $name, $guesses] = $this->herbOf($rest);
-        if ($aside !== null && $aside->kind === Kind::Mass) {
-            $typed = round($aside->value, 1).' g';
-        } elseif ($amount?->kind === Kind::Volume) {
-            $guesses[] = 'a volume of herb is weighed by how it usually lies';
-        }
-        if (preg_match('/(?<![\d])\d+(?:\.\d+)?\s*(-|–|to)\s*\d+(?!\s*\/)/u', $typed) === 1) {
-            $guesses[] = 'the middle of what is written';
-        }
-
-        return [$herb === null ? null : $herb + ($typed === '' ? [] : ['amount' => $typed]), $name, $guesses];
-    }
-
     /** @param  array{array<string, string>|null, string, list<string>}  $read as HerbLine has it */
     private function takeHerb(string $line, array $read): void
     {
@@ -374,7 +359,8 @@ final class PastedRecipe
         // "Fill a jar with calendula", and then how much of it.
         $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
         $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
-        $this->say($line, 'herb', ucfirst($name.', '.$herb['state']).self::guessed($guesses), $guesses !== []);
+        $lies = preg_match('/,\s(?:loose|packed|stuffed)$/u', $herb['amount'] ?? '', $m) === 1 ? $m[0] : '';
+        $this->say($line, 'herb', ucfirst($name.', '.$herb['state'].$lies).self::guessed($guesses), $guesses !== []);
     }
 
     /** @param  list<string>  $guesses */

@@ -18,8 +18,6 @@ use Kettle\Recipe\Kitchen;
 /** What was read from a pasted recipe, made into a wish. */
 final readonly class PastedWish
 {
-    private const FOR_QUALIFIED = '/\b(?:ears?|earaches?|eyes?|eyewash|wounds?)\b/iu';
-
     private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
 
     private const CUSTOMARY =
@@ -58,9 +56,7 @@ final readonly class PastedWish
                 AmountWriter::plain($this->kitchen->writer()->cupMl(), Kind::Volume),
             );
         }
-        if (preg_match(self::FOR_QUALIFIED, $text) === 1) {
-            $notes[] = 'Ears, eyes and wounds are for somebody qualified. It is planned for sound skin.';
-        }
+        array_push($notes, ...ForQualified::in($text));
         if ($this->herbs === []) {
             $notes[] = 'No herb was found in it: choose one. If it is made of an oil that is infused already, read it in at the Melt.';
         }

@@ -6,6 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Names;
 use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
 
@@ -21,6 +22,9 @@ final readonly class RecipeLines
         '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|pick|wilt|pack|top|line)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
 
+    /** How a measured herb lies. */
+    private const LYING = '(?:(?:loosely|lightly|firmly|tightly|well)[ \t-]+)?(?:packed|heaped|heaping)';
+
     private Counts $counts;
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words)
@@ -31,7 +35,8 @@ final readonly class RecipeLines
     /** @return list<string> */
     public function split(string $text): array
     {
-        $text = str_replace(["\r\n", "\r"], "\n", Figures::ascii($text));
+        $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(Figures::ascii($text)));
+        $text = $this->withoutPoints($text);
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
         $unit = implode(
             '',
@@ -59,7 +64,10 @@ final readonly class RecipeLines
                 '/'.
                     $unit.
                     // "calendula, 30 g" is one.
-                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?[ \t]*(?:\n|$))|'.
+                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?'.
+                    '(?:,?[ \t]+(?:'.
+                    self::LYING.
+                    '))?[ \t]*(?:\n|$))|'.
                     '\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
                     '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
                     '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
@@ -79,6 +87,16 @@ final readonly class RecipeLines
         return $lines;
     }
 
+    /** "1/2 oz. Dried calendula" is one line: a measure that is written short ends no sentence, but before what is done. */
+    private function withoutPoints(string $text): string
+    {
+        return preg_replace_callback(
+            '/(?<=[\d½¼¾⅓⅔])(\s*)(fl\.?\s*oz|oz|tsp|tbsp?s?|tbs|lbs?|pts?|qts?|gal|g|kg|ml|l|c)\.([ \t]+)(?=(\p{L}[\p{L}\s]*))/iu',
+            fn (array $m) => $m[1].str_replace('.', '', $m[2]).($this->isStep($m[4]) ? "\n" : $m[3]),
+            $text,
+        ) ?? $text;
+    }
+
     /**
      * An ingredient with its amount before it, however it is written: "olive oil: 250 ml", "beeswax 20 g", "calendula, a
      * handful", "olive oil (1 cup)", "take 1 oz of petals". What is no ingredient stays as it is.
@@ -90,6 +108,17 @@ final readonly class RecipeLines
         if ($bare !== $line && $this->words->amount($bare)[0] !== null) {
             return $bare;
         }
+        // "Calendula (dried), 1 cup, loosely packed".
+        $line = preg_replace('/\s*\(\s*(dried|fresh|wilted|powdered|ground)\s*\)(?=\s*[,:])/iu', ' $1', $line) ?? $line;
+        $lies = preg_match('/,?\s+('.self::LYING.')$/iu', $line, $m) === 1 ? $m : null;
+        $line = $lies === null ? $line : mb_substr($line, 0, -mb_strlen($lies[0]));
+        $first = $this->amountBefore($line);
+
+        return $lies === null ? $first : ($first === $line ? $line.$lies[0] : "{$first}, {$lies[1]}");
+    }
+
+    private function amountBefore(string $line): string
+    {
         // "Dandelion flowers, enough to fill a jar (about 2 cups)": what is in the brackets is how much.
         $line = preg_replace('/,\s*enough\s+to\s+[^(),]+(?=\()/iu', ' ', $line) ?? $line;
         $number = '[\d½¼¾⅓⅔][^,:()]*';

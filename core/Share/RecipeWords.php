@@ -6,6 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Names;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
@@ -14,8 +15,7 @@ use Kettle\Recipe\Kitchen;
 /** What the words of a written recipe mean: amounts, herbs, oils, forms, states and ways. */
 final readonly class RecipeWords
 {
-    private const KITCHEN =
-        'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible'.'|to eat|pasta|pizza|bread|table';
+    public const KITCHEN = 'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible|eating|to eat|pasta|pizza|bread|table';
 
     /** What people call a form, the first that is found. */
     private const FORMS = [
@@ -40,6 +40,8 @@ final readonly class RecipeWords
     /** Names that are as often something else: a nut, a fruit, the drink. */
     private const ALSO_OTHERS = ['rose', 'lemon', 'lime', 'orange', 'walnut', 'castor', 'tea', 'mustard', 'celery', 'pine', 'sage'];
 
+    private const BALM = 'salve|balm|ointment';
+
     /** Words that make a thing an oil or a fat. */
     private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|grease|jojoba|shea|butters?|fats?)\b/iu';
 
@@ -58,10 +60,19 @@ final readonly class RecipeWords
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
         'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
         'incubator' => '/\byogh?urt/i',
-        'water-bath' => '/\bwater[\s-]*bath/i',
+        'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
         'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
-        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake)\b/i',
+        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|without\s+(?:any\s+)?heat|unheated)\b/i',
     ];
+
+    /** Oil is held at 30 to 75 °C; 101 to 200 is no degree Celsius that it is held at: common practice, no source. */
+    private const CELSIUS_FROM = 30;
+
+    private const CELSIUS_TO = 75;
+
+    private const FAHRENHEIT_FROM = 101;
+
+    private const FAHRENHEIT_TO = 200;
 
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen) {}
 
@@ -81,19 +92,36 @@ final readonly class RecipeWords
     public function state(string $text): ?string
     {
         return match (true) {
+            // What was picked fresh, and lay a night, is wilted.
+            preg_match('/(?<!\bnot\s)\bwilted\b/i', $text) === 1 => 'wilted',
             preg_match(
                 '/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|raw|just[\s-]+picked|picked (this|today|yesterday)|green)\b/i',
                 $text,
             ) === 1 => 'fresh',
-            preg_match('/\bwilted\b/i', $text) === 1 => 'wilted',
             preg_match('/\b(dried|dry|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',
             default => null,
         };
     }
 
+    /** A pattern of plants that are called a balm: lemon balm, bee balm. */
+    public function balmsThatGrow(): string
+    {
+        $balms = [];
+        foreach ($this->cupboard->herbs() as $herb) {
+            foreach ([$herb->name, ...$herb->also] as $name) {
+                if (preg_match('/\s(?:'.self::BALM.')$/iu', $name) === 1) {
+                    $balms[] = preg_quote($name, '/');
+                }
+            }
+        }
+
+        return $balms === [] ? '/(?!)/' : '/\b(?:'.implode('|', $balms).')\b/iu';
+    }
+
     /** What it is made for, where a text says so, by id of a purpose. */
     public function purpose(string $text): ?string
     {
+        $text = preg_replace($this->balmsThatGrow(), '', $text) ?? $text;
         foreach (self::PURPOSES as $id => $pattern) {
             if (preg_match($pattern, $text) === 1 && isset($this->cupboard->purposes()[$id])) {
                 return $id;
@@ -107,11 +135,25 @@ final readonly class RecipeWords
     public function warmth(string $text): ?float
     {
         if (preg_match('/\b(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([FC])\b/u', $text, $m) !== 1) {
-            return null;
+            $bare = preg_match('/\b(\d{2,3})\s*(?:[°º]|deg(?:rees)?\b)/u', $text, $m) === 1 ? self::degreesIn((int) $m[1]) : null;
+            if ($bare === null) {
+                return null;
+            }
+            $m[2] = $bare;
         }
         $celsius = $m[2] === 'F' ? (((float) $m[1] - 32) * 5) / 9 : (float) $m[1];
 
         return $celsius > 15 && $celsius < 200 ? $celsius : null;
+    }
+
+    /** "C" or "F", where nobody says which; null where it may be either. */
+    public static function degreesIn(int $degrees): ?string
+    {
+        return match (true) {
+            $degrees >= self::CELSIUS_FROM && $degrees <= self::CELSIUS_TO => 'C',
+            $degrees >= self::FAHRENHEIT_FROM && $degrees <= self::FAHRENHEIT_TO => 'F',
+            default => null,
+        };
     }
 
     /** @return list<string> ids of the methods a line speaks of; the cold shelf, which any words of waiting mean, last */
@@ -278,16 +320,41 @@ final readonly class RecipeWords
         return $short === '' || $short === 'lard' ? [] : [$short.' oil', $short];
     }
 
-    /** @return array{id: string, name: string}|null */
+    /**
+     * A herb of the tables that a text names. Where it is another part of the plant, it is none, but for a plant that is to be
+     * heeded whole.
+     *
+     * @return array{id: string, name: string, other: ?string}|null what other part was written, if it stands for it
+     */
     public function knownHerb(string $text): ?array
     {
+        $best = $this->nearestHerb($text);
+
+        return $best === null || ($best['other'] !== null && ! PlantPart::isHeededWhole($this->cupboard->herb($best['id']))) ? null : $best;
+    }
+
+    /** "nettle root", where it is nettle leaf that is known; null where the text names no other part of what is known. */
+    public function otherPart(string $text): ?string
+    {
+        return $this->nearestHerb($text)['other'] ?? null;
+    }
+
+    /** Whether a herb is named, of the tables or another part of a plant that is in them. */
+    public function namesHerb(string $text): bool
+    {
+        return $this->nearestHerb($text) !== null;
+    }
+
+    /** @return array{id: string, name: string, other: ?string}|null */
+    private function nearestHerb(string $text): ?array
+    {
         $best = null;
-        $plain = mb_strtolower(str_replace(['’', "'"], '', $text));
+        $plain = mb_strtolower(str_replace(['’', "'"], '', Names::withoutPoints($text)));
         foreach ($this->cupboard->herbs() as $herb) {
             foreach ($herb->also as $name) {
                 $name = mb_strtolower(str_replace(['’', "'"], '', $name));
                 if (preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 && mb_strlen($name) > ($best['length'] ?? 0)) {
-                    $best = ['id' => $herb->id, 'name' => $herb->name, 'length' => mb_strlen($name)];
+                    $best = ['herb' => $herb, 'by' => $name, 'length' => mb_strlen($name)];
                 }
             }
             $full = mb_strtolower(str_replace(['’', "'"], '', $herb->name));
@@ -299,12 +366,18 @@ final readonly class RecipeWords
                     preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 &&
                     mb_strlen($name) > ($best['length'] ?? 0)
                 ) {
-                    $best = ['id' => $herb->id, 'name' => $herb->name, 'length' => mb_strlen($name)];
+                    $best = ['herb' => $herb, 'by' => $name, 'length' => mb_strlen($name)];
                 }
             }
         }
 
-        return $best === null ? null : ['id' => $best['id'], 'name' => $best['name']];
+        return $best === null
+            ? null
+            : [
+                'id' => $best['herb']->id,
+                'name' => $best['herb']->name,
+                'other' => PlantPart::other($best['herb'], $plain, $best['by']),
+            ];
     }
 
     public function isMethod(string $line): bool

@@ -36,7 +36,10 @@ final readonly class SaidAmount
     /** Numbers in words become figures. */
     public function inFigures(Remainder $left): void
     {
-        $left->text = ' '.Counts::inFigures(trim(Figures::inSentence($this->halfPint($left->text)))).' ';
+        $dozens = ['/\bhalf\s+a\s+dozen\b/iu' => '6', '/\b(?:an?\s+|1\s+)?dozen\b/iu' => '12'];
+        $text = trim(Figures::inSentence($this->halfPint(preg_replace(array_keys($dozens), $dozens, $left->text) ?? $left->text)));
+        // "A face oil" counts nothing.
+        $left->text = ' '.(preg_match('/^an?\s+(?!couple|few)/iu', $text) === 1 ? $text : Counts::inFigures($text)).' ';
     }
 
     /** @return array{}|array{by_jar: array<string, string>} how full a jar is of herb, how it lies there, how far it is covered */
@@ -52,6 +55,23 @@ final readonly class SaidAmount
             $left->text = " {$filled[1]} {$left->text}";
         }
         $full = $filled === null ? null : ['', '', $filled[2]];
+        // "Enough to fill a pint jar loosely".
+        $enough =
+            $filled === null
+                ? $left->take(
+                    '(?:enough\s+)?to\s+(loosely\s+|lightly\s+|tightly\s+)?fill\s+((?:[\p{L}\d\'-]+\s+){0,4}jar)(?:\s+(loosely|lightly|tightly))?',
+                )
+                : null;
+        if ($enough !== null) {
+            $left->text = "{$left->text} ; {$enough[2]} ";
+            $full = ['', preg_match('/tightly/iu', $enough[1].($enough[3] ?? '')) === 1 ? 'packed' : 'loosely', ''];
+        }
+        // "Fill my quart jar with dried plantain".
+        $with = $filled === null ? $left->take('fill(?:ed)?\s+((?:[\p{L}\d\'-]+\s+){0,4}jar)(?=\s+with\b)') : null;
+        if ($with !== null) {
+            $left->text = " {$with[1]} {$left->text}";
+            $full = ['', '', ''];
+        }
         $full ??=
             $left->take("(?:filled\\s+)?(?:{$lies})?{$share}\\s+full(?:\\s+(?:of|with))?") ??
             ($left->take("(?:filled\\s+)?{$lies}()full(?:\\s+(?:of|with))?") ?? $left->take('()()full\s+(?:of|with)'));

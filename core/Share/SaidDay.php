@@ -18,7 +18,7 @@ final readonly class SaidDay
         '(?:\s+\d{4})?|'.
         self::ANY_MONTH.
         '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|'.
-        'christmas(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
+        '(?:christmas|xmas)(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
         self::AGO.
         '|(?:(?:last|this|on|next)\s+)?'.
         self::WEEKDAY.
@@ -63,7 +63,12 @@ final readonly class SaidDay
             // "Friday 12 December", where that is a Saturday: nobody knows which of the two is meant.
             return $day !== null && strtolower((new \DateTimeImmutable($day))->format('D')) === $m[1] ? $day : null;
         }
-        $feasts = ['/^christmas eve$/', '/^christmas(?: day)?$/', '/^new year[\'’]?s? eve$/u', '/^new year(?:[\'’]?s)?(?: day)?$/u'];
+        $feasts = [
+            '/^(?:christmas|xmas) eve$/',
+            '/^(?:christmas|xmas)(?: day)?$/',
+            '/^new year[\'’]?s? eve$/u',
+            '/^new year(?:[\'’]?s)?(?: day)?$/u',
+        ];
         $typed = preg_replace($feasts, ['24 december', '25 december', '31 december', '1 january'], $typed) ?? $typed;
         if (in_array($typed, ['today', 'this morning', 'yesterday', 'last night', 'tomorrow'], true)) {
             return $today

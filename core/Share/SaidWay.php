@@ -18,19 +18,25 @@ final readonly class SaidWay
 
     /**
      * @param  ?OwnSchool  $own the house's own that is named in it
-     * @return array{way: array<string, string>, guess: ?string} the method, its hours and its warmth, and what was taken for the way
+     * @return array{way: array<string, string>, guesses: list<string>} the method, its hours and its warmth, and what was taken for it
      */
     public function in(Remainder $left, ?OwnSchool $own): array
     {
+        $guesses = [];
         $warmth = $left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
+        $warmth ??= $this->bareDegrees($left, $guesses);
         $hours = $left->take(
-            '(?:for\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
+            '(?:for\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:months?|weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
         );
+        if ($hours !== null && ($weeks = InfusingTime::inWeeks($hours[1])) !== $hours[1]) {
+            $guesses[] = sprintf('“%s” is taken as %s.', $hours[1], $weeks);
+            $hours[1] = $weeks;
+        }
         $way = [];
-        $guess = null;
         $method = $this->method($left);
+        $heated = $this->onlyHowWarm($left);
         if ($own !== null && ($method === null || $method->id === $own->method)) {
-            return ['way' => ['method' => $own->method, 'school' => $own->id], 'guess' => null];
+            return ['way' => ['method' => $own->method, 'school' => $own->id], 'guesses' => $guesses];
         }
         if ($own !== null) {
             $left->putBack($own->name);
@@ -41,18 +47,58 @@ final readonly class SaidWay
         if ($warmth !== null) {
             $way['warmth'] = $warmth[1].' '.strtoupper($warmth[2]);
         }
+        if ($method === null && $heated !== null && $way === []) {
+            $method = $this->methods->plainest($heated);
+            $guesses[] = sprintf('By which way is not said: %s is a guess.', $method->name);
+        }
         if ($method === null && $way !== []) {
             // Nothing is held warm for weeks: by hours that are days the shelf is meant, whatever else is said.
-            $heated = $hours === null || $this->hoursOf($hours[1]) < 72;
+            $heated ??= $hours === null || $this->hoursOf($hours[1]) < 72;
             $method = $this->methods->plainest($heated);
             if (! $heated && $warmth !== null) {
                 $left->putBack($way['warmth']);
                 unset($way['warmth']);
             }
-            $guess = sprintf('By which way is not said: %s is a guess.', $method->name);
+            $guesses[] = sprintf('By which way is not said: %s is a guess.', $method->name);
         }
 
-        return ['way' => $method === null ? [] : ['method' => $method->id, ...$this->asASchool($method, $way)], 'guess' => $guess];
+        return ['way' => $method === null ? [] : ['method' => $method->id, ...$this->asASchool($method, $way)], 'guesses' => $guesses];
+    }
+
+    /** "The warm way", "folk method": whether it is heated, where no more is said; null where neither is. */
+    private function onlyHowWarm(Remainder $left): ?bool
+    {
+        return match (true) {
+            $left->take('(?:by\s+)?(?:the\s+)?(?:warm|hot|heat|heated|quick|fast)\s+(?:method|way|infusion)') !== null => true,
+            $left->take('(?:by\s+)?(?:the\s+)?(?:slow|folk)\s+(?:method|way|infusion)') !== null => false,
+            default => null,
+        };
+    }
+
+    /**
+     * Degrees of which nobody says what they are: under a hand's warmth in the one there is no infusing, over boiling in the
+     * other none. What may be either is left as it is.
+     *
+     * @param  list<string>  $guesses
+     * @return array{string, string, string}|null
+     */
+    private function bareDegrees(Remainder $left, array &$guesses): ?array
+    {
+        $was = $left->text;
+        $said =
+            $left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:deg(?:rees)?\.?)') ??
+            ($left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*[°º](?=\s*(?:[;,.]|for\b|$))') ??
+                $left->take('at\s+(?:about\s+)?(\d{2,3})(?=\s*(?:[;,.]|for\b|$))'));
+        $degrees = (int) ($said[1] ?? 0);
+        $unit = RecipeWords::degreesIn($degrees);
+        if ($said === null || $unit === null) {
+            $left->text = $was;
+
+            return null;
+        }
+        $guesses[] = sprintf('“%s” is taken as %d °%s.', trim($said[0]), $degrees, $unit);
+
+        return [$said[0], (string) $degrees, $unit];
     }
 
     /** A school of the house's own, by its name; what it says of hours and warmth need not be said again. */

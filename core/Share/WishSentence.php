@@ -6,6 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Names;
 use Kettle\Measure\Figures;
 use Kettle\Recipe\Kitchen;
 
@@ -28,7 +29,11 @@ final class WishSentence
 
     private readonly RecipeWords $words;
 
-    private readonly SaidThings $things;
+    private readonly SaidPieces $pieces;
+
+    private readonly SaidOils $oils;
+
+    private readonly SaidInFull $inFull;
 
     private Remainder $left;
 
@@ -42,7 +47,9 @@ final class WishSentence
     public function __construct(private readonly Cupboard $cupboard, Methods $methods, private readonly Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
-        $this->things = new SaidThings($cupboard, $this->words);
+        $this->inFull = new SaidInFull($cupboard, $this->words);
+        $this->pieces = new SaidPieces($cupboard, $this->words);
+        $this->oils = new SaidOils($cupboard, $this->words, $this->pieces);
         $this->amount = new SaidAmount($kitchen, $this->words);
         $this->way = new SaidWay($methods, $kitchen, $this->words);
         $this->left = new Remainder('');
@@ -56,39 +63,49 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $this->left = new Remainder(Figures::ascii($text));
+        $this->left = new Remainder(Names::withoutPoints(Figures::ascii($text)));
         $this->asides = [];
         // Before its numbers are: "half a jar" is no half.
         $byJar = $this->amount->byJar($this->left);
         // So is what a house calls a school of its own: "ten days" is no ten days.
         $own = $this->way->ownSchool($this->left);
         $this->amount->inFigures($this->left);
-        $ofIt = $this->inWhole();
+        $this->left->take('enough');
+        $this->left->take('to\s+cover(?:\s+(?:it|them))?');
+        $this->left->text = $this->inFull->of($this->left->text);
         $parts = $this->left->take(
-            '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?herbs?\s+to\s+\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil',
+            '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?herbs?\s+to\s+\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
+                '\d+(?:\.\d+)?\s+parts?\s+to\s+\d+(?:\.\d+)?\s+parts?',
         );
         $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio($parts[0] ?? null)];
         $wish += $this->amount->howMuch($this->left);
-        ['way' => $way, 'guess' => $guess] = $this->way->in($this->left, $own);
+        ['way' => $way, 'guesses' => $guesses] = $this->way->in($this->left, $own);
         $wish += $way;
-        $guesses = array_values(array_filter([$guess, $ofIt], fn (?string $each) => $each !== null));
+        $guesses = [...$guesses, ...$this->inFull->told, ...ForQualified::in($text)];
         if ($parts !== null) {
             $guesses[] = sprintf('“%s” is taken as parts by volume.', $parts[0]);
         }
         $wish += $this->purpose();
-        $oils = $this->things->oils($this->left);
-        $herbs = $this->things->herbs($this->left, $oils['oils'] !== []);
+        $oils = $this->oils->in($this->left);
+        $herbs = new SaidHerbs($this->cupboard, $this->words, $this->pieces, $this->oils, $oils['oils'] !== []);
+        $herbs->read($this->left);
         // "... and a cup of olive oil": with no oil in which, one that is named stands for it.
-        $oils['oils'] = $oils['oils'] ?: $herbs['oils'];
-        $oils['amount'] ??= $herbs['amount'];
-        if ($herbs['herbs'] === [] && $oils['oils'] === []) {
+        $oils['oils'] = $oils['oils'] ?: $herbs->oils;
+        $oils['amount'] ??= $herbs->amount;
+        if ($herbs->herbs === [] && $oils['oils'] === []) {
             throw RecipeException::nothingFound();
         }
-        $wish = ['herbs' => $herbs['herbs'], 'oils' => $oils['oils'] ?: [['name' => 'oil']]] + $wish;
+        $wish = ['herbs' => $herbs->herbs, 'oils' => $oils['oils'] ?: [['name' => 'oil']]] + $wish;
         if ($oils['amount'] !== null && ! isset($wish['finished'])) {
             $wish['oil_amount'] = $oils['amount'];
+        } elseif ($herbs->loose !== null && ! isset($wish['finished'])) {
+            $wish['oil_amount'] = $herbs->loose;
+            $guesses[] = sprintf('“%s” is taken as how much oil there is.', $herbs->loose);
+        } elseif ($herbs->loose !== null) {
+            $herbs->unread[] = $herbs->loose;
         }
-        if ($herbs['herbs'] === []) {
+        $guesses = [...$guesses, ...$herbs->guesses, ...$oils['guesses']];
+        if ($herbs->herbs === []) {
             $guesses[] = 'Which herb is not understood. Write it otherwise, or choose it in the sentence.';
             $wish['herbs'] = [['name' => 'herb']];
         }
@@ -97,48 +114,13 @@ final class WishSentence
             ['herbs' => $wish['herbs'], 'guesses' => $states] = $this->asTheyWent($wish['herbs']);
             $guesses = [...$guesses, ...$states];
         }
-        $unread = array_slice([...$herbs['unread'], ...$oils['unread']], 0, self::MOST_UNREAD);
+        $unread = array_slice([...$herbs->unread, ...$oils['unread']], 0, self::MOST_UNREAD);
 
         return [
             'wish' => $wish,
             'unread' => $unread,
             'guesses' => [...$this->asides, ...$guesses, ...(new MeantNames($this->cupboard))->of($unread, $wish['oils'])],
         ];
-    }
-
-    /**
-     * What is said shorter, said in whole: "2 parts calendula 1 part yarrow", "calendula-infused olive oil", "rosemary hair oil",
-     * "enough oil to cover", "a calendula salve".
-     *
-     * @return ?string what is told of it
-     */
-    private function inWhole(): ?string
-    {
-        $this->left->take('enough');
-        $this->left->take('to\s+cover(?:\s+(?:it|them))?');
-        $text = $this->left->text;
-        $text =
-            preg_replace('/(\d\s+parts?\s+[\p{L}\'’ -]+?)(?<!\bto|\band|\bin|\bwith)\s+(?=\d+(?:\.\d+)?\s+parts?\b)/iu', '$1, ', $text) ??
-            $text;
-        $text = preg_replace_callback('/[\s-]+infused\s+([\p{L}-]+(?:\s+[\p{L}-]+)?\s+oil)\b/iu', $this->infusedIn(...), $text) ?? $text;
-        // Behind "for" it is said in whole already.
-        $not = '(?<!\bfor|\bfor\sa|\bfor\sthe|\bfor\smy|\bfor\sour|\bfor\ssome|\bfirm|\bsoft)\s+';
-        $text =
-            preg_replace(
-                "/{$not}(hair|scalp|beard|face|facial|body|massage|muscle|cooking|kitchen|salad)\\s+oil\\b/iu",
-                ' oil for the $1',
-                $text,
-            ) ?? $text;
-        $made = preg_replace("/(?<=\\p{L}){$not}(salve|balm|ointment)\\b/iu", ' oil for a $1', $text) ?? $text;
-        $this->left->text = $made;
-
-        return $made === $text ? null : 'The oil for it is planned here; the Melt makes the rest.';
-    }
-
-    /** @param  array<string>  $m an oil said to be infused; one that is known is what it is in */
-    private function infusedIn(array $m): string
-    {
-        return ($this->words->oil($m[1])['id'] ?? '') === '' ? $m[0] : ' in '.$m[1];
     }
 
     /**
@@ -179,7 +161,7 @@ final class WishSentence
         $off = SaidDay::OFF;
         $for = 'for\s+(?=(?:the\s+)?\d{1,2}(?:st|nd|rd|th)\b|(?:(?:this|next)\s+)?'.SaidDay::WEEKDAY.'\b|new\s+year)';
         $ready = '(?:to\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
-        $by = "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|(?=(?:for\\s+)?christmas)(?:for\\s+)?|(?:{$for}))";
+        $by = "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|(?=(?:for\\s+)?(?:christmas|xmas))(?:for\\s+)?|(?:{$for}))";
         $since = '(?:begun|began|started|(?:it\s+)?stand(?:s|ing)\s+since|since|put\s+up|made)';
         $ago = SaidDay::AGO;
         // "Started comfrey in olive on Monday": the day stands by itself.
@@ -258,7 +240,7 @@ final class WishSentence
         }
         $m = $this->left->take(
             '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
-                '(\s*(?:w\/w|w\/v|v\/v|by\s+weight))?(?!\s*(?:h|hours?|days?|weeks?|min))',
+                '(\s*(?:w\/w|w\/v|v\/v|by\s+weight))?(?!\s*(?:h|hours?|days?|weeks?|months?|min))',
         );
 
         return $m === null ? [] : ['ratio' => $m[1].':'.$m[2].(isset($m[3]) && str_contains($m[3], 'weight') ? ' w/w' : $m[3] ?? '')];
@@ -268,8 +250,10 @@ final class WishSentence
     private function purpose(): array
     {
         $m = $this->left->take(
-            'for\s+(?:a|the|my|our|some)?\s*(?:firm\s+|soft\s+)?((?:salves?|balms?|ointments?|hair|scalp|beard|face|facial|skin|body|'.
-                'massage|muscles?|kitchen|cooking|salads?|dressings?|perfumes?)(?:\s+oil)?)',
+            '(?:for|to)\s+(?:a|an|the|my|our|some)?\s*(?:firm\s+|soft\s+|dry\s+|itchy\s+)?((?:salves?|balms?|ointments?|hair|scalp|'.
+                'beard|face|facial|skin|body|massage|muscles?|perfumes?|eat|cook\s+with|'.
+                RecipeWords::KITCHEN.
+                ')(?:\s+oil)?)',
         );
         $purpose = $m === null ? null : $this->words->purpose($m[1]) ?? 'kitchen';
 

@@ -168,3 +168,61 @@ it('sends ears, eyes and wounds to somebody qualified', function (string $text, 
     ["Mullein ear oil\n20 g dried mullein flowers\n100 ml olive oil", true],
     ["Mullein oil\n20 g dried mullein flowers\n100 ml olive oil\nstir for a year", false],
 ]);
+
+// As recipes are printed; common practice, no source.
+it('reads measures that are written short, how a herb lies, and a plant by its part', function (string $text, array $wish) {
+    $read = Support::pasted($text);
+    expect([...$read->wish, ...$wish])->toBe($read->wish);
+})->with([
+    'a point behind a measure ends no sentence' => [
+        "CALENDULA INFUSED OIL:\n• ½ oz. Dried Calendula\n• 8 fl. oz. Olive oil\nLet sit in a warm sunny windowsill for 4-6 weeks.",
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '½ oz']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '8 fl oz',
+            'method' => 'solar',
+            'hours' => '4-6 weeks',
+        ],
+    ],
+    'and before what is done it does' => [
+        "Plantain oil\n2 oz. dried plantain\nOlive oil 16 fl oz. Pour it over and wait.",
+        ['herbs' => [['id' => 'plantain-leaf', 'state' => 'dried', 'amount' => '2 oz']], 'oil_amount' => '16 fl oz'],
+    ],
+    'packed, behind' => [
+        "X oil\nCalendula flowers (dried), 1 cup, tightly packed\nOlive oil, extra virgin, 2 cups",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '1 cup, stuffed']], 'oil_amount' => '2 cups'],
+    ],
+    'loose, between' => [
+        "X oil\n1 cup loosely packed dried calendula flowers\n2 cups olive oil",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '1 cup, loose']]],
+    ],
+    'a point that belongs to the name' => [
+        "St. John's Wort Oil\nFresh St. John's wort flowering tops, enough to fill a pint jar loosely\nOlive oil to cover\nIn full sun for 6 weeks.",
+        [
+            'herbs' => [['id' => 'st-johns-wort', 'state' => 'fresh']],
+            'oils' => [['id' => 'olive']],
+            'jar' => '473',
+            'by_jar' => ['fill' => 'full'],
+            'method' => 'solar',
+        ],
+    ],
+    'a root of what is known by its leaf' => [
+        "Nettle root hair oil\n50 g dried nettle root\n500 ml olive oil",
+        ['herbs' => [['name' => 'nettle root', 'form' => 'root', 'state' => 'dried', 'amount' => '50 g']], 'purpose' => 'hair'],
+    ],
+    'flowers and leaves, of which one is known' => [
+        "Violet oil\nFill a jar with fresh violet flowers and leaves, then top up with grapeseed oil.",
+        ['herbs' => [['id' => 'violet-leaf', 'state' => 'fresh']], 'oils' => [['id' => 'grapeseed']], 'by_jar' => ['fill' => 'full']],
+    ],
+    'a title with a part in it, and degrees of which nobody says what they are' => [
+        "Comfrey leaf oil\n30 g dried comfrey leaf\n300 ml sunflower oil\nDouble boiler for 3 hours at 45 degrees",
+        ['oils' => [['id' => 'sunflower']], 'oil_amount' => '300 ml', 'hours' => '3 hours', 'warmth' => '45 C'],
+    ],
+]);
+
+it('takes lemon balm for no balm, and a salve of it for one', function () {
+    expect(Support::pasted("Lemon balm oil\n1 cup dried lemon balm\n2 cups olive oil")->wish['purpose'] ?? null)
+        ->toBeNull()
+        ->and(Support::pasted("Lemon balm salve\n1 cup dried lemon balm\n2 cups olive oil")->wish['purpose'] ?? null)
+        ->toBe('salve');
+});

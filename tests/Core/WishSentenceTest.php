@@ -253,7 +253,7 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
         ['herbs' => [['id' => 'vanilla']], 'oils' => [['id' => 'jojoba']], 'ready_by' => '2026-12-25', 'heed' => ['giving']],
     ],
     // No jar of the house is of that size: it is marked, and none is made of it.
-    ['a three-litre jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']]], ['1 three-litre']],
+    ['a three-litre jar of arnica in olive', ['herbs' => [['id' => 'arnica']], 'oils' => [['id' => 'olive']]], ['three-litre']],
     [
         'three parts linden to one part mullein in 3 parts rice bran to one part castor',
         [

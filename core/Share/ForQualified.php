@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+/** What a recipe or a wish is meant for that is nobody's to judge but somebody's who is trained for it. */
+final class ForQualified
+{
+    private const SAYS = [
+        'Ears, eyes and wounds are for somebody qualified. It is planned for sound skin.' => '\b(?:ears?|earaches?|eyes?|eyewash|wounds?|open\s+sores?|burns?\b(?!\s+time)|(?:for|on)\s+(?:an?\s+|the\s+|my\s+)?(?:cuts?|grazes?)|'.
+            'broken\s+skin)\b',
+        'What may be used in pregnancy, or while nursing, is a midwife’s or a doctor’s to say. Look at the cautions, and ask.' => '\bpregnan(?:t|cy)\b|\bexpecting\s+a\s+baby\b|\b(?:while|when)\s+nursing\b|\bnursing\s+mothers?\b|\bbreast[\s-]?feed\w*',
+        'What goes with medicines is a pharmacist’s or a doctor’s to say. Look at the cautions, and ask.' => '\b(?:medicines?|medications?|antidepressants?|blood[\s-]thinners?|warfarin|prescriptions?|chemo\w*)\b',
+        'What is safe for an animal is a vet’s to say: much that people bear makes a cat or a dog ill.' => '\bfor\s+(?:an?\s+|the\s+|my\s+|our\s+)?(?:dogs?(?!\s+rose)|cats?|horses?|pets?|rabbits?|animals?|hens?|goats?)\b',
+    ];
+
+    /** @return list<string> */
+    public static function in(string $text): array
+    {
+        return array_keys(array_filter(self::SAYS, fn (string $pattern) => preg_match("/{$pattern}/iu", $text) === 1));
+    }
+}

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Cupboard;
+use Kettle\Measure\Kind;
+
+/** Of which herbs a typed wish is, and of which oils that are named among them: one piece of it after the other. */
+final class SaidHerbs
+{
+    /** @var list<array<string, string>> as a wish has them */
+    public array $herbs = [];
+
+    /** @var list<array<string, string>> as a wish has them */
+    public array $oils = [];
+
+    /** How much of the oils there is. */
+    public ?string $amount = null;
+
+    /** An amount that stands by itself, and can be of the oil only. */
+    public ?string $loose = null;
+
+    /** @var list<string> */
+    public array $unread = [];
+
+    /** @var list<string> what is told of it */
+    public array $guesses = [];
+
+    /** @var array<string, int> where among the herbs a plant is */
+    private array $seen = [];
+
+    /** Whether an oil was spoken of last. */
+    private bool $ofOil = false;
+
+    /** Dried, wilted or fresh, where it is said of all. */
+    private ?string $state = null;
+
+    /** @var list<string> */
+    private array $left = [];
+
+    /** @param  bool  $inOil whether the oil was named already */
+    public function __construct(
+        private readonly Cupboard $cupboard,
+        private readonly RecipeWords $words,
+        private readonly SaidPieces $pieces,
+        private readonly SaidOils $ofOils,
+        private readonly bool $inOil,
+    ) {}
+
+    public function read(Remainder $left): void
+    {
+        // It may stand within an amount, so nothing is parted there.
+        $lies =
+            preg_match('/\b(?:(?:loosely|lightly|firmly|tightly|well)[\s-]+)?(?:packed|stuffed)\b/iu', $left->text, $m) === 1
+                ? $m[0]
+                : null;
+        $left->text = $lies === null ? $left->text : str_replace($lies, '', $left->text);
+        $this->state = $this->words->state($left->text);
+        $left->take('(?:freshly\s+|just\s+)?picked(?:\s+(?:this\s+(?:morning|afternoon)|today|yesterday))?');
+        $this->left = $this->pieces->each($left->text);
+        while ($this->left !== []) {
+            $this->piece(array_shift($this->left));
+        }
+        // How it lies is of the one amount there is: of several, or of none, nobody knows of which.
+        $measured = array_keys(array_filter($this->herbs, fn (array $herb) => isset($herb['amount'])));
+        if ($lies !== null && count($measured) === 1) {
+            $this->herbs[$measured[0]]['amount'] = ($this->herbs[$measured[0]]['amount'] ?? '').', '.$lies;
+        } elseif ($lies !== null) {
+            $this->unread[] = $lies;
+        }
+        // Of several oils it is of all, where each is a part of it.
+        if (count($this->oils) > 1 && count(array_column($this->oils, 'parts')) < count($this->oils)) {
+            $this->amount = null;
+        }
+    }
+
+    private function piece(string $piece): void
+    {
+        [$typed, $rest, $behind] = $this->pieces->measured($piece);
+        [$typed, $rest] = $typed === '' ? $this->pieces->counted($rest) ?? ['', $rest] : [$typed, $rest];
+        [$parts, $rest] = SaidPieces::parts($rest);
+        if ($this->isOfOil($typed, $rest)) {
+            return;
+        }
+        $this->ofOil = preg_match('/\boils?\b/iu', $rest) === 1;
+        // "Not calendula but yarrow" is no calendula.
+        if (preg_match('/^(?:not|no|without|except|instead\s+of|rather\s+than|or)\s/iu', trim($rest)) === 1) {
+            $this->unread[] = trim($rest);
+
+            return;
+        }
+        $known = $this->words->knownHerb($rest);
+        // Witch hazel is a herb as well as a water.
+        $none = $known === null || $this->ofOils->isNone($rest) ? $this->ofOils->noOil($rest) : null;
+        $oil = $this->inOil || ($known !== null && preg_match('/\b(?:oil|butter)\b/iu', $rest) !== 1) ? null : $this->ofOils->named($rest);
+        if ($none !== null) {
+            $this->guesses[] = $none;
+        } elseif ($oil !== null) {
+            $this->oils[] = ['id' => $oil] + self::details(['parts' => $parts]);
+            $this->amount ??= $typed === '' ? null : $typed;
+        } elseif ($known === null) {
+            $this->unknown($piece, $rest, ['amount' => $typed, 'parts' => $parts]);
+        } elseif (isset($this->seen[$known['id']])) {
+            $this->again($this->seen[$known['id']], $rest, $typed);
+        } else {
+            $this->herb($known, $rest, $typed, $parts, $behind);
+        }
+    }
+
+    /** An amount of the oil, or of the herb before it: "5 oz oil" is of no other, and one by itself is of what was said last. */
+    private function isOfOil(string $typed, string $rest): bool
+    {
+        if ($typed === '' || preg_match('/^(?:(?:carrier\s+|base\s+)?oils?)?$/iu', trim($rest)) !== 1) {
+            return false;
+        }
+        $kind = SaidPieces::isWarmth($typed) ? null : $this->words->reading($typed)?->kind;
+        $last = count($this->herbs) - 1;
+        $ofOil = $this->ofOil || trim($rest) !== '';
+        if ($kind === Kind::Mass && ! $ofOil && $last >= 0 && ! isset($this->herbs[$last]['amount'])) {
+            $this->herbs[$last]['amount'] = $typed;
+        } elseif ($this->loose === null && in_array($kind, $ofOil ? [Kind::Volume, Kind::Mass] : [Kind::Volume], true)) {
+            $this->loose = $typed;
+        } else {
+            $this->unread[] = $typed;
+        }
+
+        return true;
+    }
+
+    /**
+     * Another part of a plant that is known, what became of the herb before it, or words of which nothing is made.
+     *
+     * @param  array{amount: string, parts: ?string}  $much
+     */
+    private function unknown(string $piece, string $rest, array $much): void
+    {
+        $other = $this->words->otherPart($rest);
+        if ($other !== null && ! isset($this->seen[$other])) {
+            $this->seen[$other] = count($this->herbs);
+            $this->herbs[] =
+                ['name' => $other, 'form' => $this->words->form($other) ?? 'thin-leaf'] +
+                self::details(['state' => $this->words->state($rest) ?? $this->state] + $much);
+            $this->guesses[] = sprintf('“%s” is not in the list; how it is cut is a guess.', $other);
+            $this->leave(LeftOver::of($rest, [$other]));
+
+            return;
+        }
+        $over = LeftOver::of($piece, []);
+        $this->leave($over);
+        // "Fresh comfrey, wilted overnight" is what it became.
+        if ($over === '' && $this->herbs !== [] && $this->words->state($rest) === 'wilted') {
+            $this->herbs[count($this->herbs) - 1]['state'] = 'wilted';
+        }
+    }
+
+    /** "chilli oil, 50 g dried chillies" is one herb, and so much of it. */
+    private function again(int $at, string $rest, string $typed): void
+    {
+        if ($typed === '' || isset($this->herbs[$at]['amount'])) {
+            $this->leave(LeftOver::of($rest, []));
+
+            return;
+        }
+        $this->herbs[$at] = [...$this->herbs[$at], ...self::details(['state' => $this->words->state($rest), 'amount' => $typed])];
+    }
+
+    /** @param  array{id: string, name: string, other: ?string}  $known as RecipeWords has it */
+    private function herb(array $known, string $rest, string $typed, ?string $parts, bool $behind): void
+    {
+        if ($known['other'] !== null) {
+            $this->guesses[] = sprintf('“%s” is not in the list: %s stands for it, with its cautions.', $known['other'], $known['name']);
+        }
+        // "Arnica oil 100 ml" is so much oil, and "100 g arnica" so much of it.
+        if ($behind && $this->ofOil && $this->loose === null) {
+            [$this->loose, $typed] = [$typed, ''];
+        }
+        $this->seen[$known['id']] = count($this->herbs);
+        $this->herbs[] =
+            ['id' => $known['id']] +
+            self::details([
+                'state' => $this->words->state($rest) ?? $this->state,
+                'amount' => $typed,
+                'parts' => $parts,
+                'form' => preg_match('/\b(?:powder(?:ed)?|ground)\b/iu', $rest) === 1 ? 'powder' : null,
+            ]);
+        $plant = $this->cupboard->herb($known['id']);
+        $over = LeftOver::of($rest, [$plant->name, $plant->latin, ...$plant->also]);
+        // "Rosemary garlic chilli olive" is several, though nothing parts them.
+        if ($over !== '' && ($this->words->knownHerb($over) !== null || (! $this->inOil && $this->ofOils->named($over) !== null))) {
+            array_unshift($this->left, $over);
+        } else {
+            $this->leave($over);
+        }
+    }
+
+    private function leave(string $over): void
+    {
+        $over === '' || ($this->unread[] = $over);
+    }
+
+    /**
+     * @param  array<string, ?string>  $said
+     * @return array<string, string> what is said of it
+     */
+    private static function details(array $said): array
+    {
+        return array_filter($said, fn (?string $each) => $each !== null && $each !== '');
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Cupboard;
+
+/** What is said shorter in a wish, said in full, so that one way of reading it is enough. */
+final class SaidInFull
+{
+    private const FOR_THE_MELT = 'The oil for it is planned here; the Melt makes the rest.';
+
+    private const NAME = '\p{L}[\p{L}\'’-]*';
+
+    /** @var list<string> what is told of it */
+    public array $told = [];
+
+    public function __construct(private readonly Cupboard $cupboard, private readonly RecipeWords $words) {}
+
+    public function of(string $text): string
+    {
+        $this->told = [];
+        $short = [
+            // How the herb was dried is no time in the oil.
+            '/\b(wilted)\s+(?:for\s+)?(?:about\s+)?\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:h|hrs?|hours?|days?)\b/iu' => '$1',
+            '/\b(dried|wilted)\s+(?:for\s+(?:about\s+)?(?:\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?|an?|some|few|several)\s*(?:h|hrs?|hours?|days?|weeks?)'.
+            '|overnight|over\s+night)\b/iu' => '$1',
+            '/(?<=\S)\s+infused(?=\s+with\b)/iu' => '',
+            '/(\d\s+parts?\s+[\p{L}\'’ -]+?)(?<!\bto|\band|\bin|\bwith)\s+(?=\d+(?:\.\d+)?\s+parts?\b)/iu' => '$1, ',
+            // "100 g comfrey to 1 L sunflower" is the one in the other.
+            '/(?<=\p{L})\s+to\s+(?=\d[\d.\/]*\s*(?:ml|cl|dl|l|kg|g|litres?|liters?|fl\.?\s*oz|oz|cups?|pints?|quarts?)\b)/iu' => ', ',
+            '/\b(?:use\s+(?:up\s+)?)?(?:all\s+)?(?:the\s+)?(?:last|rest|remainder|end)\s+of\s+(?:the|my|our)\s+/iu' => '',
+            // "1 oz arnica: 5 oz oil".
+            '/(?<=\p{L})\s*:\s*(?=\d[\d.\/]*\s*(?:ml|cl|dl|l|kg|g|oz|cups?|parts?)\b)/iu' => ', ',
+            // Of several alike, each is one part anyhow.
+            '/\bequal\s+(?:parts|amounts)\s+(?:of\s+)?/iu' => '',
+            '/(?:\band\s+|\bthen\s+)?\b(?:leave|let)(?:\s+(?:it|them))?(?:\s+(?:to\s+)?(?:stand|sit|steep|infuse))?(?=\s+(?:\d|in|on|for)\b)/iu' => ';',
+            '/(^|[;,.]|\band\b|\bthen\b)\s*(?:(?:put(?!\s+up\b)|take|use|using|add|weigh(?:\s+out)?|mix)\s+(?=\p{L}|\d)|'.
+            '(?:gently\s+)?(?:warm|heat)\s+(?=\d|an?\b|some\b|the\b))/iu' => '$1 ',
+            '/\b(?:\d+|two|three|four|five)[\s-]+herbs?\b\s*:?/iu' => '',
+        ];
+        foreach ($short as $pattern => $full) {
+            $text = preg_replace($pattern, $full, $text) ?? $text;
+        }
+        $text = $this->each('/[\s-]+infused\s+([\p{L}-]+(?:\s+[\p{L}-]+)?\s+oil)\b/iu', $text, $this->infusedIn(...));
+        $text = $this->each(
+            '/\s+(?:and\s+|then\s+)?(?:cover|top|fill)(?:p?ed)?(?:\s+(?:it|them))?(?:\s+up)?\s+with\s+((?:'.self::NAME.'\s*){1,3})/iu',
+            $text,
+            $this->coveredWith(...),
+        );
+
+        return $this->forWhat($this->blended($text));
+    }
+
+    /** @param  callable(array<string>): string  $full */
+    private function each(string $pattern, string $text, callable $full): string
+    {
+        return preg_replace_callback($pattern, $full, $text) ?? $text;
+    }
+
+    /** @param  array<string>  $m an oil said to be infused; one that is known is what it is in */
+    private function infusedIn(array $m): string
+    {
+        return $this->isOil($m[1]) ? ' in '.$m[1] : $m[0];
+    }
+
+    /** @param  array<string>  $m what the herb is covered with; an oil is what it is in */
+    private function coveredWith(array $m): string
+    {
+        return $this->isOil($m[1]) ? ' in '.$m[1] : $m[0];
+    }
+
+    /** "Half olive, half castor", "70% olive 30% castor", "olive and castor 1:1": an oil of two, and how much of each. */
+    private function blended(string $text): string
+    {
+        $two = '((?:'.self::NAME.'\s+)?'.self::NAME.')';
+        $apart = '\s*(?:,|;|\+|&|\/|\band\b)\s*';
+        $said = [
+            "/\\bhalf\\s+(?:of\\s+)?{$two}{$apart}(?:the\\s+other\\s+)?half\\s+(?:of\\s+)?{$two}/iu" => fn (array $m) => [
+                '1',
+                $m[1],
+                '1',
+                $m[2],
+            ],
+            "/(\\d{1,2})\\s*%\\s*(?:of\\s+)?{$two}(?:{$apart}|\\s+)(\\d{1,2})\\s*%\\s*(?:of\\s+)?{$two}/iu" => fn (array $m) => [
+                $m[1],
+                $m[2],
+                $m[3],
+                $m[4],
+            ],
+            "/\\b{$two}\\s*(?:\\+|&|\\band\\b)\\s*{$two}\\s+(\\d{1,2})\\s*[:\\/]\\s*(\\d{1,2})(?![\\d:])/iu" => fn (array $m) => [
+                $m[3],
+                $m[1],
+                $m[4],
+                $m[2],
+            ],
+        ];
+        foreach ($said as $pattern => $parts) {
+            $text = $this->each($pattern, $text, function (array $m) use ($parts): string {
+                /** @var array{string, string, string, string} $all */
+                $all = $parts($m);
+                [$much, $one, $less, $other] = $all;
+                // "In olive", "g olive": of two words before it the first may be another.
+                [$before, $last] = [strstr($one, ' ', true), strrchr($one, ' ')];
+                $in = $before === false || $last === false || $this->isOilItself($one) ? '' : $before.' ';
+                $one = $in === '' ? $one : ltrim((string) $last);
+                if (! $this->isOil($one) || ! $this->isOil($other)) {
+                    return $m[0];
+                }
+                if (str_contains($m[0], ':')) {
+                    $this->told[] = sprintf('“%s” is taken as parts of the oils.', "{$much}:{$less}");
+                }
+
+                return "{$in}{$much} parts {$one} and {$less} parts {$other}";
+            });
+        }
+
+        // Halves of two herbs are what is taken anyhow.
+        return preg_replace('/\b50\s*\/\s*50\b/u', '', $text) ?? $text;
+    }
+
+    /** "Rosemary hair oil", "a calendula salve": the oil, and what it is for. */
+    private function forWhat(string $text): string
+    {
+        // Behind "for" it is said in full already.
+        $not = '(?<!\bfor|\bfor\sa|\bfor\sthe|\bfor\smy|\bfor\sour|\bfor\ssome|\bfirm|\bsoft)\s+';
+        $text =
+            preg_replace(
+                "/{$not}(hair|scalp|beard|face|facial|body|massage|muscle|cooking|kitchen|salad)\\s+oil\\b/iu",
+                ' oil for the $1',
+                $text,
+            ) ?? $text;
+        // Neither lemon balm nor bee balm is a balm.
+        $plants = $this->words->balmsThatGrow();
+        $masked = $this->each($plants, $text, fn (array $m) => str_replace(' ', '_', $m[0]));
+        $made = preg_replace("/(?<=\\p{L}){$not}(salve|balm|ointment)\\b/iu", ' oil for a $1', $masked) ?? $masked;
+        if ($made !== $masked) {
+            $this->told[] = self::FOR_THE_MELT;
+        }
+
+        return $this->each('/\p{L}+_\p{L}+/u', $made, fn (array $m) => str_replace('_', ' ', $m[0]));
+    }
+
+    private function isOilItself(string $named): bool
+    {
+        return $this->cupboard->carrierNamed($named) !== null || $this->cupboard->carrierNamed("{$named} oil") !== null;
+    }
+
+    private function isOil(string $named): bool
+    {
+        $named = trim($named);
+
+        return $this->isOilItself($named) ||
+            ($this->words->oil($named)['id'] ?? '') !== '' ||
+            ($this->words->oil($named.' oil')['id'] ?? '') !== '';
+    }
+}

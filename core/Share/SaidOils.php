@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Cupboard;
+
+/** In which oils a typed wish is, and how much of them. */
+final readonly class SaidOils
+{
+    /** What is said of any oil, and tells no oil from another. */
+    private const OF_OILS = [
+        'oil',
+        'oils',
+        'extra',
+        'virgin',
+        'refined',
+        'unrefined',
+        'cold',
+        'pressed',
+        'pure',
+        'light',
+        'plain',
+        'warm',
+        'warmed',
+    ];
+
+    /** What stands before the name of an oil. */
+    private const BEFORE_AN_OIL = '/^(?:(?:the|an?|my|our|of|some|any|good|plain|enough)\s+)+/iu';
+
+    /** What people name beside the oil that is none. */
+    private const NO_OIL =
+        '/\bessential\s+oils?\b|\babsolutes?$|^(?:vitamin\s+e|tocopherols?|rosemary\s+extract|vodka|gin|rum|brandy|wine|milk|'.
+        'alcohol|ethanol|spirits?)$/iu';
+
+    public function __construct(private Cupboard $cupboard, private RecipeWords $words, private SaidPieces $pieces) {}
+
+    /**
+     * The oils, taken out of what is left.
+     *
+     * @return array{oils: list<array<string, string>>, amount: ?string, unread: list<string>, guesses: list<string>}
+     */
+    public function in(Remainder $left): array
+    {
+        $oils = $unread = $guesses = [];
+        $amount = null;
+        // After "in" stands the oil, and up to the next comma; before it stand the herbs.
+        $m = $left->take(
+            'in(?:to)?\s+('.(($named = $this->inNamed($left->text)) === null ? '(?:\d[.,]\d|[^,;.])+' : preg_quote($named, '/')).')',
+        );
+        foreach ($this->pieces->each($m[1] ?? '') as $piece) {
+            [$typed, $rest] = $this->pieces->measured($piece);
+            $amount ??= $typed === '' ? null : $typed;
+            [$parts, $rest] = SaidPieces::parts($rest);
+            $none = $this->noOil($rest);
+            if ($none !== null) {
+                $guesses[] = $none;
+
+                continue;
+            }
+            $place = preg_match('/^(?:the|an?|my|our)\s+/iu', $rest) === 1 && $this->words->oil($rest) === null;
+            $rest = trim(preg_replace(self::BEFORE_AN_OIL, '', $rest) ?? $rest);
+            $found = $this->oil($rest);
+            if ($rest === '') {
+                continue;
+            }
+            // "In the airing cupboard" is where it stands.
+            if ($place && ($found['id'] ?? '') === '') {
+                $unread[] = $rest;
+
+                continue;
+            }
+            $carrier = $this->cupboard->carrierOrNull($found['id'] ?? '');
+            $over =
+                $carrier === null
+                    ? ''
+                    : LeftOver::of($rest, [$carrier->name, $carrier->names->inci, ...$carrier->names->also, ...self::OF_OILS]);
+            $over === '' || ($unread[] = $over);
+            $oils[] =
+                ($found === null || $found['id'] === '' ? ['name' => mb_substr($rest, 0, 60)] : ['id' => $found['id']]) +
+                ($parts === null ? [] : ['parts' => $parts]);
+        }
+
+        return ['oils' => $oils, 'amount' => $amount, 'unread' => $unread, 'guesses' => $guesses];
+    }
+
+    /** What stands after the first "in" that an oil stands after, where there are several: "dried in the sun in olive". */
+    private function inNamed(string $text): ?string
+    {
+        preg_match_all('/\bin(?:to)?\s+((?:\d[.,]\d|(?!\bin(?:to)?\s)[^,;.])+)/iu', $text, $all);
+        foreach (count($all[1]) > 1 ? $all[1] : [] as $said) {
+            if (($this->oil(trim($said))['id'] ?? '') !== '') {
+                return trim($said);
+            }
+        }
+
+        return null;
+    }
+
+    /** What is told of what is no oil to infuse in; null of anything else. */
+    public function noOil(string $named): ?string
+    {
+        $named = trim($named);
+        $wax = $this->cupboard->waxNamed($named) !== null && ($this->oil($named)['id'] ?? '') === '';
+        if (! $wax && $this->cupboard->additionNamed($named) === null && ! $this->isNone($named)) {
+            return null;
+        }
+
+        return sprintf('“%s” is no oil to infuse in. What goes in once it is strained is for the bottle, or for the Melt.', $named);
+    }
+
+    /** Whether it is said to be something else, whatever plant it is of: "rosemary essential oil". */
+    public function isNone(string $named): bool
+    {
+        return preg_match(self::NO_OIL, trim($named)) === 1;
+    }
+
+    /** @return array{id: string, name: string}|null an oil by its name, also without the word "oil" */
+    private function oil(string $named): ?array
+    {
+        return $this->words->oil($named) ?? $this->words->oil($named.' oil');
+    }
+
+    /** The id of an oil that is named, and nothing else with it; null where it is none. */
+    public function named(string $rest): ?string
+    {
+        $rest = trim(preg_replace(self::BEFORE_AN_OIL, '', trim($rest)) ?? $rest);
+        $carrier = $rest === '' ? null : $this->cupboard->carrierNamed($rest) ?? $this->cupboard->carrierNamed($rest.' oil');
+
+        return $carrier?->id;
+    }
+}

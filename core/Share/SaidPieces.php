@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Counts;
+use Kettle\Material\Cupboard;
+use Kettle\Measure\Kind;
+
+/** The pieces of a wish, each of one thing, and how much of it there is. */
+final readonly class SaidPieces
+{
+    private Counts $counts;
+
+    public function __construct(private Cupboard $cupboard, private RecipeWords $words)
+    {
+        $this->counts = new Counts($cupboard->tables());
+    }
+
+    /** @return list<string> what a comma, an "and" and the like part; a comma within a number does not */
+    private static function apart(string $text): array
+    {
+        $apart = '/\s*(?:(?<!\d),|,(?!\d)|;|\+|&|\.\s|\band\b|\bbut\b|\bwith\b|\bto\b(?=\s+\d+\s+parts?\b))\s*/iu';
+
+        return preg_split($apart, trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+    }
+
+    /**
+     * "calendula 30 g olive 300 g" is two, though nothing stands between them.
+     *
+     * @return list<string>
+     */
+    public function each(string $text): array
+    {
+        $amount = '\d[\d.\/]*\s*(?:kg|g|grams?|ml|cl|dl|l|litres?|liters?|oz|ounces?|lbs?|cups?|tbsp|tsp)';
+        $several = "/^\\D*\\p{L}\\S*\\s+{$amount}\\s+\\p{L}.*\\s{$amount}$/iu";
+        $each = array_map(
+            fn (string $piece) => preg_match($several, trim($piece)) === 1
+                ? explode(';', preg_replace("/({$amount})\\s+(?=\\p{L})/iu", '$1;', trim($piece)) ?? $piece)
+                : [$piece],
+            self::apart($text),
+        );
+
+        return array_merge([], ...$each);
+    }
+
+    /** @return array{string, string, bool} an amount before a thing or behind it, "30 g calendula", "calendula 30 g", what it is of, and whether it is behind */
+    public function measured(string $piece): array
+    {
+        [$read, $typed, $rest] = $this->words->amount(trim($piece));
+        if ($read !== null) {
+            return [$typed, $rest, false];
+        }
+        $behind = '/^(\D*\p{L}\S*)[\s:(–-]+(\d[\d.,\/ ¼½¾⅓⅔]*\s*(?:fl\.?\s*)?\p{L}+)\)?$/u';
+        $isOne =
+            ! self::isWarmth($piece) &&
+            preg_match($behind, trim($piece), $m) === 1 &&
+            in_array($this->words->reading($m[2])?->kind, [Kind::Mass, Kind::Volume], true);
+
+        return $isOne ? [$m[2], $m[1], true] : ['', trim($piece), false];
+    }
+
+    /** "38 C" is no 38 cups. */
+    public static function isWarmth(string $typed): bool
+    {
+        return preg_match('/\d\s*[°º]?\s*[CF]$/u', trim($typed)) === 1;
+    }
+
+    /** @return array{?string, string} how many parts of it, where it says so, and what they are of */
+    public static function parts(string $piece): array
+    {
+        return preg_match('/^(\d+(?:\.\d+)?)\s+parts?\s+(?:of\s+)?(.+)$/iu', trim($piece), $m) === 1 ? [$m[1], $m[2]] : [null, $piece];
+    }
+
+    /** @return array{string, string}|null "8 cloves" and what they are of; null where nothing is counted */
+    public function counted(string $piece): ?array
+    {
+        $count = $this->words->count($piece);
+        $known = $this->words->knownHerb($piece);
+        $herb = $known === null ? null : $this->cupboard->herbOrNull($known['id']);
+        $each = $count === null ? null : $this->counts->of($count[2], $herb, null, true);
+        if ($each === null) {
+            return null;
+        }
+        $end = mb_stripos($piece, $each['word']) + mb_strlen($each['word']);
+        $typed = rtrim(mb_substr($piece, 0, $end)).(preg_match('/^(?:e?s)\b/iu', mb_substr($piece, $end), $s) === 1 ? $s[0] : '');
+
+        return [$typed, trim(preg_replace('/^\s*(?:of\s+)?/iu', '', mb_substr($piece, mb_strlen($typed))) ?? '')];
+    }
+}
