@@ -31,11 +31,11 @@ final readonly class LotLines
 
     /** A day that could not be read, and how large each of several is. */
     private const NO_PLACE =
-        '/\beach$|^\d+\s+'.
-        LotPieces::PACKETS.
+        '/\beach$|^(?:\d+|half\s+an?|an?)\s+(?:\p{L}+\s+)?'.
+        LotPieces::IN_A.
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
         LotPieces::BEST_BEFORE.
-        '|opened|open|unopened|sealed|new|solid|liquid|infused)\b/iu';
+        '|opened|open|unopened|sealed|made|new|old|solid|liquid|infused)\b/iu';
 
     private RecipeWords $words;
 
@@ -213,6 +213,7 @@ final readonly class LotLines
         }
         $whole = $piece;
         [$amount, $typed, $rest] = $this->words->amount($piece);
+        $rest = $amount === null ? $piece : $rest;
         $piece = trim(preg_replace('/\s+/u', ' ', preg_replace('/\b(?:dried|dry|wilted|fresh)$/iu', '', $piece) ?? $piece) ?? $piece);
         if (
             $amount === null &&
@@ -246,6 +247,9 @@ final readonly class LotLines
         $lost = '/^.*\b'.LotPieces::IN_A.'(?=\s+of\b)|\d.*$/iu';
         $over = $id !== null && $name !== $bare && preg_match($lost, $bare, $m) === 1 ? $m[0] : null;
         $over === null || $put('note', $over, $over, true);
+        // Another part of the plant, of which this one stands for it.
+        $other = $kind === 'herb' && $id !== null ? $this->words->otherPart($bare) : null;
+        $other === null || $put('note', $bare, $bare, true);
         $state = $this->words->state($whole);
         if ($kind === 'herb' && $state !== null && preg_match('/\b(dried|dry|wilted|fresh)/iu', $whole) === 1) {
             $put('state', $state, $state);
@@ -329,6 +333,13 @@ final readonly class LotLines
     {
         if (preg_match('/^(?:about\s+|nearly\s+)?(.+?)[\s-]+(left|full|gone|used|empty)$/iu', $piece, $m) !== 1) {
             return false;
+        }
+        $those = $this->words->reading($m[1]);
+        if ($those !== null && in_array($those->kind, [Kind::Mass, Kind::Volume], true) && mb_strtolower($m[2]) === 'left') {
+            isset($lot['amount']) && $put('note', $lot['amount'], $lot['amount'], true);
+            $put('amount', $m[1], $piece);
+
+            return true;
         }
         $isFigure = preg_match('/^[\d\/⁄.,]+$|^[¼½¾⅓⅔⅛⅜⅝⅞]$/u', $m[1]) === 1;
         try {

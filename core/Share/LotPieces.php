@@ -10,10 +10,11 @@ use Kettle\Measure\Figures;
 /** The pieces of a line as it is written on a lid: what is between its commas, and what is two without one. */
 final readonly class LotPieces
 {
-    public const PACKETS = '(?:bags?|packets?|packs?|tubs?|boxes|sachets?|jars?|bottles?)';
-
     /** What an amount stands in, and says nothing more of. */
-    public const IN_A = '(?:bottles?|cans?|canisters?|tins?|tubs?|bags?|packets?|packs?|cartons?|jars?|boxes|box)';
+    public const IN_A = '(?:bottles?|cans?|canisters?|tins?|tubs?|bags?|sachets?|packets?|packs?|cartons?|jars?|boxes|box)';
+
+    /** What is said of an oil behind its name, and belongs to it: "coconut oil (virgin)". */
+    private const OF_ITS_NAME = '(?:extra\s+)?virgin|(?:un)?refined|fractionated|toasted|high[\s-]oleic|cold[\s-]pressed|organic|raw|filtered';
 
     private const MASS = '\d[\d.,\/½¼¾]*\s*(?:g|kg|oz|lbs?|pounds?|ounces?|grams?)';
 
@@ -22,15 +23,27 @@ final readonly class LotPieces
     public const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
 
     /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
-    private const GOT_THEN = '(?:opened|bought|picked|gathered|foraged)\s+(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
+    private const GOT_THEN = '(?:opened|bought|picked|gathered|foraged|made)\s+(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
 
     public function __construct(private RecipeWords $words) {}
 
     /** @return list<string> */
     public function of(string $line): array
     {
+        $line = preg_replace('/^(?:some|my|our|the|a\s+(?:little|bit\s+of))\s+(?=\p{L})/iu', '', $line) ?? $line;
+        // "Glass bottles 100 mL, 20" are twenty of them.
+        $vessels =
+            '/^(?:(?:glass|amber|dark|brown|blue|clear|tin)\s+)*(jars?|bottles?|tins?|pots?)\s+(\d[\d.]*\s*(?:ml|fl\.?\s*oz|oz))(?:\s*[,x×]\s*(\d{1,5}))?$/iu';
+        $line =
+            preg_replace_callback($vessels, fn (array $m) => (isset($m[3]) ? "{$m[3]} x " : '')."{$m[2]} {$m[1]}", trim($line)) ?? $line;
+        // An old oil is one all the same; old man's beard is a lichen.
+        $line = preg_replace('/^old\s+(?!man)([^,;(]+)/iu', '$1; old', $line) ?? $line;
+        // What is in brackets stands by itself, but for what belongs to the name before it.
+        $line = preg_replace('/\s*\(\s*('.self::OF_ITS_NAME.')\s*\)/iu', ' $1', Figures::ascii($line)) ?? $line;
+        $line = preg_replace('/\s*\(([^()]*)\)/u', '; $1; ', $line) ?? $line;
+
         // A comma between two digits is of a number.
-        return $this->packed($this->parted(preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', Figures::ascii($line)) ?: []));
+        return $this->packed($this->parted(preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', $line) ?: []));
     }
 
     /**
@@ -43,7 +56,6 @@ final readonly class LotPieces
     {
         $parted = [];
         foreach (array_filter(array_map(trim(...), $pieces), fn (string $piece) => $piece !== '') as $piece) {
-            $piece = preg_replace('/^(\p{L}[^()]*?)\s*\((\d[^()]*)\)/u', '$1 $2', $piece) ?? $piece;
             // "Sunflower oil 5 L can", "a 5 L can of sunflower oil", "100 g bag".
             $piece =
                 preg_replace(
@@ -56,6 +68,8 @@ final readonly class LotPieces
                     $piece,
                 ) ?? $piece;
             if (preg_match('/^(.*\S)\s*@\s*(\p{Sc}?\s*\d.*)$/u', $piece, $m) === 1) {
+                array_push($parted, $m[1], $m[2]);
+            } elseif (preg_match('/^(.*?\p{L}.*?)\s+(?:at\s+|for\s+)?(\p{Sc}\s*\d[\d.,]*|\d[\d.,]*\s*\p{Sc})$/u', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);
             } elseif (preg_match('/^(.*\S)\s+((?:'.self::BEST_BEFORE.')\b\s*\S.*|'.self::GOT_THEN.'.*)$/iu', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);
@@ -77,7 +91,7 @@ final readonly class LotPieces
      */
     private function packed(array $pieces): array
     {
-        $packets = '/^(\d{1,3})\s+('.self::PACKETS.')\s+of\s+(.+)$/iu';
+        $packets = '/^(\d{1,3})\s+('.self::IN_A.')\s+of\s+(.+)$/iu';
         if ($pieces === [] || preg_match($packets, Counts::inFigures($pieces[0]), $m) !== 1) {
             return $pieces;
         }
@@ -94,7 +108,8 @@ final readonly class LotPieces
             $pieces[0] = "{$m[1]} x {$m[3]}";
         } elseif ($amount === null) {
             // How much is in each is not said: that is asked, and how many there are is noted.
-            [$pieces[0], $pieces[]] = [$m[3], "{$m[1]} {$m[2]}"];
+            $many = preg_replace('/\s+of\s+'.preg_quote($m[3], '/').'$/u', '', $pieces[0]) ?? "{$m[1]} {$m[2]}";
+            [$pieces[0], $pieces[]] = [$m[3], $many];
         }
 
         return $pieces;

@@ -13,7 +13,22 @@ use Kettle\Measure\Kind;
 /** How much of which oil a line of a recipe speaks of. */
 final readonly class OilLine
 {
+    /** Measured so, a thing is poured: what nobody knows by name is no herb then. */
+    public const POURED = '/(?:ml|cl|dl|\bl|\dl|litres?|liters?|fl\.?\s*oz)$/iu';
+
     public function __construct(private Cupboard $cupboard) {}
+
+    /**
+     * "200 mL olive": what is poured, and is called as an oil is for short, is that oil.
+     *
+     * @return array{id: string, name: string}|null
+     */
+    public function poured(string $typed, string $rest): ?array
+    {
+        $oil = preg_match(self::POURED, $typed) === 1 ? $this->cupboard->carrierNamed("{$rest} oil") : null;
+
+        return $oil === null ? null : ['id' => $oil->id, 'name' => $oil->name];
+    }
 
     /**
      * @param  array{id: string, name: string}  $oil id empty where the tables do not have it

@@ -24,9 +24,6 @@ final class PastedRecipe
 
     private const LONGEST = 300;
 
-    /** Measured so, a thing is poured: what nobody knows by name is no herb then. */
-    private const POURED = '/(?:ml|cl|dl|\bl|\dl|litres?|liters?|fl\.?\s*oz)$/iu';
-
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
 
@@ -169,7 +166,7 @@ final class PastedRecipe
 
                 return;
             }
-            $oil = $this->words->oil($rest);
+            $oil = $this->words->oil($rest) ?? ($this->words->knownHerb($rest) === null ? $this->oilLine->poured($typed, $rest) : null);
             if ($oil !== null) {
                 ['oil' => $this->oils[], 'says' => $says, 'guess' => $guess] = $this->oilLine->measured($amount, $typed, $oil, $aside);
                 $this->say($line, 'oil', $says, $guess);
@@ -177,7 +174,7 @@ final class PastedRecipe
                 $this->step($line);
             } elseif (preg_match('/\bwater\b/i', $rest) === 1) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);
-            } elseif (preg_match(self::POURED, $typed) === 1 && $this->words->knownHerb($rest) === null) {
+            } elseif (preg_match(OilLine::POURED, $typed) === 1 && $this->words->knownHerb($rest) === null) {
                 $this->say(
                     $line,
                     'unread',

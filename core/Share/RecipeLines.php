@@ -25,6 +25,9 @@ final readonly class RecipeLines
     /** How a measured herb lies. */
     private const LYING = '(?:(?:loosely|lightly|firmly|tightly|well)[ \t-]+)?(?:packed|heaped|heaping)';
 
+    /** How an herb is, behind it or behind its amount. */
+    private const STATE = '(?:\(\s*)?(?:dried|fresh|wilted|powdered|ground)(?:\s*\))?';
+
     private Counts $counts;
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words)
@@ -36,7 +39,7 @@ final readonly class RecipeLines
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(Figures::ascii($text)));
-        $text = $this->withoutPoints($text);
+        $text = $this->titled($this->withoutPoints($text));
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
         $unit = implode(
             '',
@@ -74,6 +77,7 @@ final readonly class RecipeLines
                 "\n",
                 $text,
             ) ?? $text;
+        $text = implode("\n", array_map($this->eachBehind(...), explode("\n", $text)));
         // Of a line of prose each sentence is a line; "1 oz. of" ends none.
         $text = preg_replace('/(?<=[\p{Ll})][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
         $lines = [];
@@ -87,12 +91,46 @@ final readonly class RecipeLines
         return $lines;
     }
 
+    /** "Chest rub: 100 mL arnica oil, 15 g beeswax" is a name and what goes into it; "olive oil: 250 mL" is one thing. */
+    private function titled(string $text): string
+    {
+        $number = '(?:[\d½¼¾⅓⅔]|an?\s|half\s)';
+        $two = "(?={$number}[^\\n,;]*\\s\\p{L}{3}[^\\n,;]*[,;][ \\t]*(?:and\\s+)?{$number})";
+        if (preg_match("/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?)\\s*:[ \\t]*{$two}/iu", $text, $m) !== 1) {
+            return $text;
+        }
+        $oil = $this->words->oil($m[1]);
+        $isMade = preg_match('/\b(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|pomade|serum)s?$/iu', $m[1]) === 1;
+
+        $isThing = $oil === null ? ! $isMade && $this->words->namesHerb($m[1]) : $oil['id'] !== '';
+
+        return $isThing ? $text : $m[1]."\n".mb_substr(ltrim($text), mb_strlen(ltrim($m[0])));
+    }
+
+    /** "Calendula 30 g, dried, olive oil: 300 g": where the amount stands behind the first, each name with one behind it is a line. */
+    private function eachBehind(string $line): string
+    {
+        $measured =
+            '\p{L}[^,;:\n\d]*[:\s]\s*[\d½¼¾⅓⅔][\d.,\/ ]*\s*'.
+            '(?:kg|g|ml|cl|dl|l|oz|ounces?|lbs?|fl\.?\s*oz|cups?|tbsp|tsp|drops?|parts?|pints?|quarts?)\b\.?(?:\s*'.
+            self::STATE.
+            ')?';
+        $time = '(?:for\s+)?\d[\d.–-]*\s*(?:months?|weeks?|days?|hours?|hrs?|h)\b';
+        $apart = '\s*(?:[,;]|\band\b)\s*';
+
+        return preg_match("/^\\s*{$measured}{$apart}/iu", $line) !== 1
+            ? $line
+            : preg_replace("/{$apart}(?={$measured}\\s*(?:[,;.]|\\band\\b|$)|{$time})/iu", "\n", $line) ?? $line;
+    }
+
     /** "1/2 oz. Dried calendula" is one line: a measure that is written short ends no sentence, but before what is done. */
     private function withoutPoints(string $text): string
     {
         return preg_replace_callback(
-            '/(?<=[\d½¼¾⅓⅔])(\s*)(fl\.?\s*oz|oz|tsp|tbsp?s?|tbs|lbs?|pts?|qts?|gal|g|kg|ml|l|c)\.([ \t]+)(?=(\p{L}[\p{L}\s]*))/iu',
-            fn (array $m) => $m[1].str_replace('.', '', $m[2]).($this->isStep($m[4]) ? "\n" : $m[3]),
+            '/(?<=[\d½¼¾⅓⅔])(\s*)(fl\.?\s*oz|oz|tsp|tbsp?s?|tbs|lbs?|pts?|qts?|gal|g|kg|ml|l|c)\.([ \t]+)(?=(\p{L}+(?:\s+\p{L}+)?))/iu',
+            fn (array $m) => $m[1].
+                str_replace('.', '', $m[2]).
+                ($this->isStep($m[4]) || array_diff($this->words->methods($m[4]), ['cold']) !== [] ? "\n" : $m[3]),
             $text,
         ) ?? $text;
     }
@@ -110,6 +148,14 @@ final readonly class RecipeLines
         }
         // "Calendula (dried), 1 cup, loosely packed".
         $line = preg_replace('/\s*\(\s*(dried|fresh|wilted|powdered|ground)\s*\)(?=\s*[,:])/iu', ' $1', $line) ?? $line;
+        // "Calendula 30 g, dried" and "calendula (30 g, dried)" are dried calendula.
+        $line = preg_replace('/\(\s*([^(),]*\d[^(),]*),\s*('.self::STATE.')\s*\)$/iu', '($1) $2', $line) ?? $line;
+        $line =
+            preg_replace_callback(
+                '/^(\p{L}[^\d½¼¾⅓⅔]*[\d½¼¾⅓⅔].*?[\p{L})]\.?),?\s+('.self::STATE.')$/iu',
+                fn (array $m) => trim($m[2], '() ').' '.$m[1],
+                $line,
+            ) ?? $line;
         $lies = preg_match('/,?\s+('.self::LYING.')$/iu', $line, $m) === 1 ? $m : null;
         $line = $lies === null ? $line : mb_substr($line, 0, -mb_strlen($lies[0]));
         $first = $this->amountBefore($line);

@@ -54,6 +54,34 @@ it('reads a lot as it is written on a lid', function (string $line, array $lot) 
             'got_on' => '2026-11-24',
         ],
     ],
+    'brackets' => [
+        'sunflower oil 1 L (opened, about 300 mL left)',
+        ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '300 mL', 'note' => 'opened; 1 L'],
+    ],
+    'a bracket that belongs to the name' => [
+        'coconut oil (virgin) 500 g tub',
+        ['kind' => 'carrier', 'material' => 'coconut', 'amount' => '500 g'],
+    ],
+    'a price that nothing parts from the rest' => [
+        'jojoba 100 mL for £8.50, the market',
+        ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '100 mL', 'price' => '8.50', 'got_where' => 'the market'],
+    ],
+    'an old oil' => ['some old almond oil', ['kind' => 'carrier', 'material' => 'sweet-almond', 'note' => 'old']],
+    'and an old man’s beard' => ['old man’s beard 20 g', ['kind' => 'herb', 'material' => 'usnea', 'amount' => '20 g']],
+    'half of what it stands in, as it is written' => [
+        'half a bag of rosemary',
+        ['kind' => 'herb', 'material' => 'rosemary', 'note' => 'half a bag'],
+    ],
+    'so many of something is no place' => [
+        'dried chamomile, 3 tea bags',
+        ['kind' => 'herb', 'material' => 'chamomile', 'state' => 'dried', 'note' => '3 tea bags'],
+    ],
+    'bottles, and how many behind' => ['glass bottles 100 ml, 20', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '20']],
+    'another part of a plant' => ['nettle root 200 g', ['kind' => 'herb', 'called' => 'nettle root', 'amount' => '200 g']],
+    'one that harms by every part' => [
+        'comfrey flowers 20 g',
+        ['kind' => 'herb', 'material' => 'comfrey-leaf', 'amount' => '20 g', 'note' => 'comfrey flowers'],
+    ],
     'a wax' => [
         '2 lb 3 oz beeswax pellets, bought from the fair, £22',
         ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '2 lb 3 oz', 'got_how' => 'bought', 'got_where' => 'fair', 'price' => '22'],
@@ -222,7 +250,7 @@ it('leaves nothing of a line out: what it stood in, how much is left, from where
     ['half-full jar of yarrow', ['kind' => 'herb', 'material' => 'yarrow', 'note' => 'half-full jar']],
     // Asked about where it is read: what is there is one figure.
     ['beeswax 200-250g', ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '200-250g']],
-    ['half a bag of calendula', ['kind' => 'herb', 'material' => 'calendula', 'note' => '0.5 bag']],
+    ['half a bag of calendula', ['kind' => 'herb', 'material' => 'calendula', 'note' => 'half a bag']],
     ['coconut oil, solid, 500 ml', ['kind' => 'carrier', 'material' => 'coconut', 'amount' => '500 ml', 'note' => 'solid']],
     // Jars of a name that the house does not know are jars still, and none of its own.
     ['12 jam jars', ['kind' => 'jar', 'material' => 'jam jar', 'amount' => '12']],

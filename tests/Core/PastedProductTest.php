@@ -23,6 +23,19 @@ it('reads a product written as plain lines', function (string $text, array $wish
             'essential_oils' => [['id' => 'lavender', 'drops' => 20.0]],
         ],
     ],
+    'its name before a colon, and a measure written short' => [
+        'Chest salve: 8 oz. sunflower oil, 1 oz. Beeswax, 10 drops peppermint',
+        [
+            'product' => 'salve',
+            'oils' => [['id' => 'sunflower', 'amount' => '8 oz']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '1 oz']],
+            'essential_oils' => [['id' => 'peppermint', 'drops' => 10.0]],
+        ],
+    ],
+    'each amount behind its name' => [
+        'Shea butter: 100 g, olive oil: 50 g',
+        ['product' => 'salve', 'butters' => [['id' => 'shea', 'amount' => '100 g']], 'oils' => [['id' => 'olive', 'amount' => '50 g']]],
+    ],
     'a lip balm' => [
         "Winter lip balm\n2 tbsp beeswax\n2 tablespoons shea butter\n1/4 cup sweet almond oil\n".
         "10 drops peppermint essential oil\nMelt gently and pour.",

@@ -196,6 +196,49 @@ it('reads measures that are written short, how a herb lies, and a plant by its p
         "X oil\n1 cup loosely packed dried calendula flowers\n2 cups olive oil",
         ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '1 cup, loose']]],
     ],
+    'in one line, each amount behind its name' => [
+        'calendula: 30 g, dried, olive oil: 300 ml, 4 weeks',
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '30 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '300 ml',
+            'method' => 'cold',
+            'school' => 'four-weeks',
+        ],
+    ],
+    'and with what is done behind' => [
+        'rosemary 20 g (dried), thyme 10 g dried and sunflower oil 250 ml. Slow cooker 3 hours.',
+        [
+            'herbs' => [
+                ['id' => 'rosemary', 'state' => 'dried', 'amount' => '20 g'],
+                ['id' => 'thyme', 'state' => 'dried', 'amount' => '10 g'],
+            ],
+            'oils' => [['id' => 'sunflower']],
+            'oil_amount' => '250 ml',
+            'method' => 'slow-cooker',
+            'hours' => '3 hours',
+        ],
+    ],
+    'how much and how it is, in brackets' => [
+        "Calendula (30 g, dried)\nOlive oil (300 ml)",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '30 g']], 'oil_amount' => '300 ml'],
+    ],
+    'a name with its parts behind a colon, and an oil called for short' => [
+        'Chest oil: 20 g dried eucalyptus leaf, 200 ml olive',
+        [
+            'herbs' => [['id' => 'eucalyptus', 'state' => 'dried', 'amount' => '20 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '200 ml',
+        ],
+    ],
+    'an oil before its amount is no name' => [
+        'Olive oil: 250 ml, calendula: 30 g dried',
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '30 g']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '250 ml',
+        ],
+    ],
     'a point that belongs to the name' => [
         "St. John's Wort Oil\nFresh St. John's wort flowering tops, enough to fill a pint jar loosely\nOlive oil to cover\nIn full sun for 6 weeks.",
         [
@@ -218,6 +261,15 @@ it('reads measures that are written short, how a herb lies, and a plant by its p
         "Comfrey leaf oil\n30 g dried comfrey leaf\n300 ml sunflower oil\nDouble boiler for 3 hours at 45 degrees",
         ['oils' => [['id' => 'sunflower']], 'oil_amount' => '300 ml', 'hours' => '3 hours', 'warmth' => '45 C'],
     ],
+]);
+
+it('takes what stands before a colon for the name', function (string $text, string $name) {
+    expect(Support::pasted($text)->name)->toBe($name);
+})->with([
+    ['Chest oil: 20 g dried eucalyptus leaf, 200 ml olive oil', 'Chest oil'],
+    ['Calendula oil: 30 g dried calendula, 300 ml olive oil', 'Calendula oil'],
+    ['Olive oil: 250 ml, calendula: 30 g', ''],
+    ['Calendula: 30 g dried, 300 ml olive oil', ''],
 ]);
 
 it('takes lemon balm for no balm, and a salve of it for one', function () {
