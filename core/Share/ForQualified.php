@@ -7,12 +7,25 @@ namespace Kettle\Share;
 /** What a recipe or a wish is meant for that is nobody's to judge but somebody's who is trained for it. */
 final class ForQualified
 {
+    private const WOUNDS =
+        '\b(?:ears?|earaches?|eyes?|eyewash|wounds?|open\s+sores?|burns?|broken\s+skin|'.
+        '(?:for|on)\s+(?:an?\s+|the\s+|my\s+)?(?:cuts?|grazes?))\b';
+
+    private const WITH_CHILD =
+        '\bpregnan(?:t|cy)\b|'.'\bexpecting\s+a\s+baby\b|\b(?:while|when)\s+nursing\b|\bnursing\s+mothers?\b|\bbreast[\s-]?feed\w*';
+
+    private const MEDICINES = '\b(?:medicines?|medications?|antidepressants?|blood[\s-]thinners?|warfarin|prescriptions?|chemo\w*)\b';
+
+    private const ANIMALS =
+        '\bfor\s+(?:an?\s+|the\s+|my\s+|our\s+)?'.'(?:dogs?(?!\s+rose)|cats?|horses?|pets?|rabbits?|animals?|hens?|goats?)\b';
+
+    private const ASK_FIRST = 'What is safe in pregnancy or nursing is a midwife’s or a doctor’s to say. Look at the cautions, and ask.';
+
     private const SAYS = [
-        'Ears, eyes and wounds are for somebody qualified. It is planned for sound skin.' => '\b(?:ears?|earaches?|eyes?|eyewash|wounds?|open\s+sores?|burns?\b(?!\s+time)|(?:for|on)\s+(?:an?\s+|the\s+|my\s+)?(?:cuts?|grazes?)|'.
-            'broken\s+skin)\b',
-        'What may be used in pregnancy, or while nursing, is a midwife’s or a doctor’s to say. Look at the cautions, and ask.' => '\bpregnan(?:t|cy)\b|\bexpecting\s+a\s+baby\b|\b(?:while|when)\s+nursing\b|\bnursing\s+mothers?\b|\bbreast[\s-]?feed\w*',
-        'What goes with medicines is a pharmacist’s or a doctor’s to say. Look at the cautions, and ask.' => '\b(?:medicines?|medications?|antidepressants?|blood[\s-]thinners?|warfarin|prescriptions?|chemo\w*)\b',
-        'What is safe for an animal is a vet’s to say: much that people bear makes a cat or a dog ill.' => '\bfor\s+(?:an?\s+|the\s+|my\s+|our\s+)?(?:dogs?(?!\s+rose)|cats?|horses?|pets?|rabbits?|animals?|hens?|goats?)\b',
+        'Ears, eyes and wounds are for somebody qualified. It is planned for sound skin.' => self::WOUNDS,
+        self::ASK_FIRST => self::WITH_CHILD,
+        'What goes with medicines is a pharmacist’s or a doctor’s to say. Look at the cautions, and ask.' => self::MEDICINES,
+        'What is safe for an animal is a vet’s to say: much that people bear makes a cat or a dog ill.' => self::ANIMALS,
     ];
 
     /** @return list<string> */

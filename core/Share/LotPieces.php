@@ -14,7 +14,8 @@ final readonly class LotPieces
     public const IN_A = '(?:bottles?|cans?|canisters?|tins?|tubs?|bags?|sachets?|packets?|packs?|cartons?|jars?|boxes|box)';
 
     /** What is said of an oil behind its name, and belongs to it: "coconut oil (virgin)". */
-    private const OF_ITS_NAME = '(?:extra\s+)?virgin|(?:un)?refined|fractionated|toasted|high[\s-]oleic|cold[\s-]pressed|organic|raw|filtered';
+    private const OF_ITS_NAME =
+        '(?:extra\s+)?virgin|(?:un)?refined|fractionated|toasted|'.'high[\s-]oleic|cold[\s-]pressed|organic|raw|filtered';
 
     private const MASS = '\d[\d.,\/½¼¾]*\s*(?:g|kg|oz|lbs?|pounds?|ounces?|grams?)';
 
@@ -23,7 +24,8 @@ final readonly class LotPieces
     public const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
 
     /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
-    private const GOT_THEN = '(?:opened|bought|picked|gathered|foraged|made)\s+(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
+    private const GOT_THEN =
+        '(?:opened|bought|picked|gathered|foraged|made)\s+'.'(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
 
     public function __construct(private RecipeWords $words) {}
 
@@ -33,7 +35,8 @@ final readonly class LotPieces
         $line = preg_replace('/^(?:some|my|our|the|a\s+(?:little|bit\s+of))\s+(?=\p{L})/iu', '', $line) ?? $line;
         // "Glass bottles 100 mL, 20" are twenty of them.
         $vessels =
-            '/^(?:(?:glass|amber|dark|brown|blue|clear|tin)\s+)*(jars?|bottles?|tins?|pots?)\s+(\d[\d.]*\s*(?:ml|fl\.?\s*oz|oz))(?:\s*[,x×]\s*(\d{1,5}))?$/iu';
+            '/^(?:(?:glass|amber|dark|brown|blue|clear|tin)\s+)*'.
+            '(jars?|bottles?|tins?|pots?)\s+(\d[\d.]*\s*(?:ml|fl\.?\s*oz|oz))(?:\s*[,x×]\s*(\d{1,5}))?$/iu';
         $line =
             preg_replace_callback($vessels, fn (array $m) => (isset($m[3]) ? "{$m[3]} x " : '')."{$m[2]} {$m[1]}", trim($line)) ?? $line;
         // An old oil is one all the same; old man's beard is a lichen.

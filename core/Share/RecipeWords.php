@@ -15,7 +15,8 @@ use Kettle\Recipe\Kitchen;
 /** What the words of a written recipe mean: amounts, herbs, oils, forms, states and ways. */
 final readonly class RecipeWords
 {
-    public const KITCHEN = 'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible|eating|to eat|pasta|pizza|bread|table';
+    public const KITCHEN =
+        'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible|'.'eating|to eat|pasta|pizza|bread|table';
 
     /** What people call a form, the first that is found. */
     private const FORMS = [

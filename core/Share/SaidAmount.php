@@ -59,7 +59,8 @@ final readonly class SaidAmount
         $enough =
             $filled === null
                 ? $left->take(
-                    '(?:enough\s+)?to\s+(loosely\s+|lightly\s+|tightly\s+)?fill\s+((?:[\p{L}\d\'-]+\s+){0,4}jar)(?:\s+(loosely|lightly|tightly))?',
+                    '(?:enough\s+)?to\s+(loosely\s+|lightly\s+|tightly\s+)?fill\s+'.
+                        '((?:[\p{L}\d\'-]+\s+){0,4}jar)(?:\s+(loosely|lightly|tightly))?',
                 )
                 : null;
         if ($enough !== null) {

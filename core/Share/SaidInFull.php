@@ -24,7 +24,8 @@ final class SaidInFull
         $short = [
             // How the herb was dried is no time in the oil.
             '/\b(wilted)\s+(?:for\s+)?(?:about\s+)?\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:h|hrs?|hours?|days?)\b/iu' => '$1',
-            '/\b(dried|wilted)\s+(?:for\s+(?:about\s+)?(?:\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?|an?|some|few|several)\s*(?:h|hrs?|hours?|days?|weeks?)'.
+            '/\b(dried|wilted)\s+(?:for\s+(?:about\s+)?'.
+            '(?:\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?|an?|some|few|several)\s*(?:h|hrs?|hours?|days?|weeks?)'.
             '|overnight|over\s+night)\b/iu' => '$1',
             '/(?<=\S)\s+infused(?=\s+with\b)/iu' => '',
             '/(\d\s+parts?\s+[\p{L}\'’ -]+?)(?<!\bto|\band|\bin|\bwith)\s+(?=\d+(?:\.\d+)?\s+parts?\b)/iu' => '$1, ',
@@ -35,7 +36,8 @@ final class SaidInFull
             '/(?<=\p{L})\s*:\s*(?=\d[\d.\/]*\s*(?:ml|cl|dl|l|kg|g|oz|cups?|parts?)\b)/iu' => ', ',
             // Of several alike, each is one part anyhow.
             '/\bequal\s+(?:parts|amounts)\s+(?:of\s+)?/iu' => '',
-            '/(?:\band\s+|\bthen\s+)?\b(?:leave|let)(?:\s+(?:it|them))?(?:\s+(?:to\s+)?(?:stand|sit|steep|infuse))?(?=\s+(?:\d|in|on|for)\b)/iu' => ';',
+            '/(?:\band\s+|\bthen\s+)?\b(?:leave|let)(?:\s+(?:it|them))?'.
+            '(?:\s+(?:to\s+)?(?:stand|sit|steep|infuse))?(?=\s+(?:\d|in|on|for)\b)/iu' => ';',
             '/(^|[;,.]|\band\b|\bthen\b)\s*(?:(?:put(?!\s+up\b)|take|use|using|add|weigh(?:\s+out)?|mix)\s+(?=\p{L}|\d)|'.
             '(?:gently\s+)?(?:warm|heat)\s+(?=\d|an?\b|some\b|the\b))/iu' => '$1 ',
             '/\b(?:\d+|two|three|four|five)[\s-]+herbs?\b\s*:?/iu' => '',

@@ -45,7 +45,11 @@ final readonly class SaidPieces
         return array_merge([], ...$each);
     }
 
-    /** @return array{string, string, bool} an amount before a thing or behind it, "30 g calendula", "calendula 30 g", what it is of, and whether it is behind */
+    /**
+     * An amount before a thing or behind it: "30 g calendula", "calendula 30 g".
+     *
+     * @return array{string, string, bool} how much, of what, and whether it stands behind
+     */
     public function measured(string $piece): array
     {
         [$read, $typed, $rest] = $this->words->amount(trim($piece));

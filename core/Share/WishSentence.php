@@ -161,7 +161,9 @@ final class WishSentence
         $off = SaidDay::OFF;
         $for = 'for\s+(?=(?:the\s+)?\d{1,2}(?:st|nd|rd|th)\b|(?:(?:this|next)\s+)?'.SaidDay::WEEKDAY.'\b|new\s+year)';
         $ready = '(?:to\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
-        $by = "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|(?=(?:for\\s+)?(?:christmas|xmas))(?:for\\s+)?|(?:{$for}))";
+        $by =
+            "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|".
+            "(?=(?:for\\s+)?(?:christmas|xmas))(?:for\\s+)?|(?:{$for}))";
         $since = '(?:begun|began|started|(?:it\s+)?stand(?:s|ing)\s+since|since|put\s+up|made)';
         $ago = SaidDay::AGO;
         // "Started comfrey in olive on Monday": the day stands by itself.

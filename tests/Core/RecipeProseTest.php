@@ -240,7 +240,8 @@ it('reads measures that are written short, how a herb lies, and a plant by its p
         ],
     ],
     'a point that belongs to the name' => [
-        "St. John's Wort Oil\nFresh St. John's wort flowering tops, enough to fill a pint jar loosely\nOlive oil to cover\nIn full sun for 6 weeks.",
+        "St. John's Wort Oil\nFresh St. John's wort flowering tops, enough to fill a pint jar loosely\nOlive oil to cover\n".
+        'In full sun for 6 weeks.',
         [
             'herbs' => [['id' => 'st-johns-wort', 'state' => 'fresh']],
             'oils' => [['id' => 'olive']],

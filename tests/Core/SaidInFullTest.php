@@ -258,7 +258,7 @@ it('sends to somebody qualified, and plans the rest', function (string $text, ?s
     ['cut comfrey root in olive', null],
     [
         'a massage oil for my pregnant sister with lavender',
-        'What may be used in pregnancy, or while nursing, is a midwife’s or a doctor’s to say. Look at the cautions, and ask.',
+        'What is safe in pregnancy or nursing is a midwife’s or a doctor’s to say. Look at the cautions, and ask.',
     ],
     [
         'St John\'s wort in olive for my mum who takes antidepressants',

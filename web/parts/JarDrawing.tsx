@@ -102,7 +102,7 @@ export function JarWithLevels({ jar, words }: { jar: Levels & { called: string }
   )
   return (
     <svg
-      viewBox={`0 0 ${left + width + 150} ${foot + 8}`}
+      viewBox={`0 0 ${left + width + 162} ${foot + 8}`}
       className="w-full max-w-md"
       role="img"
       aria-label={`${jar.called}: ${Object.values(words).join(', ')}`}
