@@ -103,7 +103,7 @@ final class LeftOver
     public static function of(string $piece, array $names): string
     {
         $known = str_replace(['’', '-'], ["'", ' '], mb_strtolower(implode(' ', $names)));
-        $words = preg_split('/(?:[^\p{L}\p{N}\'’.,°%-]|(?<!\d),|,(?!\d))+/u', $piece, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $words = preg_split('/(?:[^\p{L}\p{N}\'’.,°%\/-]|(?<!\d)[,\/]|[,\/](?!\d))+/u', $piece, -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $over = array_filter(
             $words,
             fn (string $word) => ! in_array(mb_strtolower(trim($word, '.')), self::SMALL, true) &&

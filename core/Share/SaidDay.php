@@ -11,7 +11,9 @@ final readonly class SaidDay
 {
     /** What a day looks like in a line of words. */
     public const PATTERN =
-        '(?:\d{4}-\d\d-\d\d|(?:'.
+        '(?:\d{4}-\d\d-\d\d|'.
+        self::IN_FIGURES.
+        '|(?:'.
         self::BEFORE.
         ')?(?:\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
         self::ANY_MONTH.
@@ -23,6 +25,19 @@ final readonly class SaidDay
         '|(?:(?:last|this|on|next)\s+)?'.
         self::WEEKDAY.
         ')';
+
+    /** The day and its month in figures, with the year. */
+    private const IN_FIGURES = '\d{1,2}[.\/]\d{1,2}[.\/](?:\d{4}|\d\d)(?!\d)';
+
+    /** A day by its date: with its month in words, or all in figures. */
+    public const DATE =
+        '(?:\d{4}-\d\d-\d\d|'.
+        self::IN_FIGURES.
+        '|\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
+        self::ANY_MONTH.
+        '(?:\s+\d{4})?|'.
+        self::ANY_MONTH.
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?)';
 
     /** How far off a day is. */
     public const OFF = '\d{1,2}\s+(?:day|week|month)s?';
@@ -103,8 +118,8 @@ final readonly class SaidDay
             // "Use by 2028": by its end.
             $ahead && preg_match('/^(2\d{3})$/', $typed, $m) === 1 => [31, 12, (int) $m[1]],
             // Day first or month first is not to be told from small numbers.
-            preg_match('/^(\d{1,2})[.\/](\d{1,2})[.\/](\d{4})$/', $typed, $m) === 1 &&
-                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], (int) $m[3]],
+            preg_match('/^(\d{1,2})[.\/](\d{1,2})[.\/](\d{4}|\d\d)$/', $typed, $m) === 1 &&
+                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], (int) $m[3] + ((int) $m[3] < 100 ? 2000 : 0)],
             default => [0, 0, 0],
         };
         if ($mon < 1 || $mon > 12) {

@@ -27,6 +27,10 @@ final class SaidInFull
             '/\b(dried|wilted)\s+(?:for\s+(?:about\s+)?'.
             '(?:\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?|an?|some|few|several)\s*(?:h|hrs?|hours?|days?|weeks?)'.
             '|overnight|over\s+night)\b/iu' => '$1',
+            // How long it stands by now is since when, and no time that it is to stand.
+            '/(?:\babout\s+)?\b(\d{1,2})\s+(day|week|month)s?\s+(?:old|now|in(?=\s*(?:[;,.]|$)))(?=\W|$)/iu' => '; $1 $2s ago;',
+            '/\b(?:has\s+|have\s+)?been\s+(?:going|standing|steeping|infusing|sitting|in)\s+(?:for\s+)?(?:about\s+)?(\d{1,2})\s+'.
+            '(day|week|month)s?\b/iu' => '; $1 $2s ago;',
             '/(?<=\S)\s+infused(?=\s+with\b)/iu' => '',
             '/(\d\s+parts?\s+[\p{L}\'’ -]+?)(?<!\bto|\band|\bin|\bwith)\s+(?=\d+(?:\.\d+)?\s+parts?\b)/iu' => '$1, ',
             // "100 g comfrey to 1 L sunflower" is the one in the other.

@@ -18,6 +18,9 @@ final class WishSentence
 {
     private const MOST_UNREAD = 12;
 
+    /** A day further off than this is of something else: common practice, no source. */
+    private const NEAR_DAYS = 200;
+
     /** What people say for what an oil is to be without, or for whom. */
     private const HEEDS = [
         'nuts' => '(?:without|no)\s+(?:any\s+)?nuts?\b|nut[\s-]*free',
@@ -135,16 +138,16 @@ final class WishSentence
         $guesses = [];
         foreach ($herbs as $at => $herb) {
             $plant = isset($herb['id']) ? $this->cupboard->herb($herb['id']) : null;
-            $form = $plant === null ? null : $this->cupboard->form($herb['form'] ?? $plant->form);
+            $form = $herb['form'] ?? $plant?->form;
             // A powder or a tea bag is dry by nature.
-            if (isset($herb['state']) || $plant === null || $form?->waterFresh === null) {
+            if (isset($herb['state']) || $form === null || $this->cupboard->form($form)->waterFresh === null) {
                 continue;
             }
-            $state = $plant->isWatery() ? 'fresh' : 'dried';
+            $state = $plant?->isWatery() === true ? 'fresh' : 'dried';
             $herbs[$at]['state'] = $state;
             $guesses[] = sprintf(
                 'Whether the %s was dried is not said: %s is a guess. Write “%s” before it if it was.',
-                $plant->name,
+                $plant->name ?? $herb['name'],
                 $state,
                 $state === 'fresh' ? 'dried' : 'fresh',
             );
@@ -174,6 +177,7 @@ final class WishSentence
             $this->left->text = preg_replace($on, 'begun $1', $this->left->text, 1) ?? $this->left->text;
         }
         $found = [];
+        $asked = false;
         $kinds = [
             'ready_by' => ["{$by}((?:the\\s+)?{$day})|(?:{$ready})?in\\s+({$off})(?:['’]?\\s+time)?", true],
             'begun' => ["{$since}\\s+(?:on\\s+)?((?:the\\s+)?{$day})|({$ago})", false],
@@ -187,12 +191,39 @@ final class WishSentence
                 $found[$field] = $read;
             } elseif ($m !== null) {
                 $this->left->putBack($said);
+                $asked = true;
                 $other = $days->otherWeekday($said, $ahead);
                 $other === null || ($this->asides[] = $other);
             }
         }
 
-        return $found;
+        return $found === [] && ! $asked ? $this->bareDay($days) : $found;
+    }
+
+    /**
+     * A day of which nobody says what it is: one that is just past is when it was begun, one to come when it is to be ready.
+     *
+     * @return array<string, string>
+     */
+    private function bareDay(SaidDay $days): array
+    {
+        $m = $this->left->take('(?:on\s+)?('.SaidDay::DATE.')');
+        if ($m === null) {
+            return [];
+        }
+        foreach (['begun' => false, 'ready_by' => true] as $field => $ahead) {
+            $day = $days->read($m[1], $ahead);
+            $off = $day === null ? null : $this->kitchen->today()->diff(new \DateTimeImmutable($day));
+            $isPast = $off !== null && ($off->invert === 1 || $off->days === 0);
+            if ($off !== null && $off->days <= self::NEAR_DAYS && $isPast !== $ahead) {
+                $this->asides[] = sprintf('“%s” is taken as %s.', $m[1], $ahead ? 'when it is to be ready' : 'when it was begun');
+
+                return [$field => (string) $day];
+            }
+        }
+        $this->left->putBack($m[1]);
+
+        return [];
     }
 
     /** @return array<string, list<string>> */

@@ -167,6 +167,17 @@ it('says what it took degrees, months and amounts for, and leaves what may be ei
     ['calendula in olive, cold, 2 months', ['hours' => '9 weeks'], ['“2 months” is taken as 9 weeks.']],
     ['calendula in olive, cold, 1 to 2 months', ['hours' => '4 to 9 weeks'], ['“1 to 2 months” is taken as 4 to 9 weeks.']],
     ['arnica in olive, 500 ml', ['oil_amount' => '500 ml'], ['“500 ml” is taken as how much oil there is.']],
+    ['calendula in olive, 20 December', ['ready_by' => '2026-12-20'], ['“20 December” is taken as when it is to be ready.']],
+    ['dried calendula in olive, 2 November', ['begun' => '2026-11-02'], ['“2 November” is taken as when it was begun.']],
+    // A root that nobody knows was dried as likely as not.
+    [
+        'nettle root in olive since 2 November',
+        ['herbs' => [['name' => 'nettle root', 'form' => 'root', 'state' => 'dried']], 'begun' => '2026-11-02'],
+        [
+            '“nettle root” is not in the list; how it is cut is a guess.',
+            'Whether the nettle root was dried is not said: dried is a guess. Write “fresh” before it if it was.',
+        ],
+    ],
     // Behind an oil it is of the oil, by weight as well.
     ['plantain oil, 8 oz', ['oil_amount' => '8 oz'], ['“8 oz” is taken as how much oil there is.']],
     ['oil of rosemary 250 ml', ['oil_amount' => '250 ml'], ['“250 ml” is taken as how much oil there is.']],

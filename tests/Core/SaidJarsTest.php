@@ -36,6 +36,19 @@ it('knows since when a jar stands, however it is said', function (string $text, 
         ->toBe($unread);
 })->with([
     ['2 jars of plantain in olive, 3 weeks ago', '2026-11-03'],
+    // How long it stands by now is no time that it is to stand.
+    ['rosemary in olive, about a month old', '2026-10-24'],
+    ['lemon balm in olive, 10 days now', '2026-11-14'],
+    ['lavender in jojoba, solar, 1 week in', '2026-11-17'],
+    ['rose petals in almond, been going 5 days', '2026-11-19'],
+    ['calendula in olive for 10 days in the sun', null],
+    // A day of which nobody says what it is.
+    ['plantain & olive 14/11/26', '2026-11-14'],
+    ['comfrey, olive, pint, started 15.11.2026', '2026-11-15'],
+    ['arnica olive 2 November', '2026-11-02'],
+    ['calendula in olive, 20 December', null],
+    ['calendula in olive, 3/4/26', null, ['3/4/26']],
+    ['calendula in olive, 1 June 2028', null, ['1 June 2028']],
     ['plantain in olive since the 1st', '2026-11-01'],
     // The thirtieth of this month is to come: it was that of October.
     ['plantain in olive since the 30th', '2026-10-30'],
