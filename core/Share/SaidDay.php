@@ -119,7 +119,7 @@ final readonly class SaidDay
             $ahead && preg_match('/^(2\d{3})$/', $typed, $m) === 1 => [31, 12, (int) $m[1]],
             // Day first or month first is not to be told from small numbers.
             preg_match('/^(\d{1,2})[.\/](\d{1,2})[.\/](\d{4}|\d\d)$/', $typed, $m) === 1 &&
-                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], (int) $m[3] + ((int) $m[3] < 100 ? 2000 : 0)],
+                ((int) $m[1] > 12 || $m[1] === $m[2] || str_contains($typed, '.')) => [(int) $m[1], (int) $m[2], self::year($m[3])],
             default => [0, 0, 0],
         };
         if ($mon < 1 || $mon > 12) {
@@ -188,6 +188,12 @@ final readonly class SaidDay
     private function moved(string $by): ?\DateTimeImmutable
     {
         return $this->today->modify($by) ?: null;
+    }
+
+    /** A year of two figures is of this century. */
+    private static function year(string $typed): int
+    {
+        return (int) $typed + (strlen($typed) === 2 ? 2000 : 0);
     }
 
     private static function month(string $typed): int
