@@ -13,4 +13,10 @@ final class AddAbsence extends Form
             'called' => ['sometimes', 'nullable', 'string', 'max:80'],
         ];
     }
+
+    /** @return array<string, string> */
+    public function attributes(): array
+    {
+        return ['from' => 'when it begins', 'to' => 'when it ends'];
+    }
 }

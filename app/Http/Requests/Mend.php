@@ -21,4 +21,10 @@ final class Mend extends Form
             'spoon' => ['nullable', 'string', 'max:80'],
         ];
     }
+
+    /** @return array<string, string> */
+    public function attributes(): array
+    {
+        return ['to' => 'the share of wax that is wanted', 'share' => 'the share of wax there is'];
+    }
 }
