@@ -81,7 +81,8 @@ final class PastedRecipe
         $this->methodSaid = false;
         $name = '';
         $lines = $this->recipe->split($text);
-        $this->time = InfusingTime::of(array_slice($lines, 0, self::MOST_LINES), $this->words);
+        $read = array_map(fn (string $line) => mb_substr($line, 0, self::LONGEST), array_slice($lines, 0, self::MOST_LINES));
+        $this->time = InfusingTime::of($read, $this->words);
         // What it is for counts for every line, wherever it stands.
         $this->purpose = null;
         foreach ($lines as $line) {

@@ -6,7 +6,6 @@ namespace Kettle\Share;
 
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
-use Kettle\Material\Names;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
@@ -33,13 +32,6 @@ final readonly class RecipeWords
         'flower-heads' => '/\b(flowers?|petals?|blossoms?|heads?)\b/i',
         'thin-leaf' => '/\b(leaf|leaves|herbs?)\b/i',
     ];
-
-    private const PART =
-        'roots?|leaf|leaves|flowers?|petals?|blossoms?|buds?|barks?|berr(?:y|ies)|seeds?|peels?|tips|needles?'.
-        '|resin|fruit|calyx|nib|herb|hips?';
-
-    /** Names that are as often something else: a nut, a fruit, the drink. */
-    private const ALSO_OTHERS = ['rose', 'lemon', 'lime', 'orange', 'walnut', 'castor', 'tea', 'mustard', 'celery', 'pine', 'sage'];
 
     private const BALM = 'salve|balm|ointment';
 
@@ -75,7 +67,12 @@ final readonly class RecipeWords
 
     private const FAHRENHEIT_TO = 200;
 
-    public function __construct(private Cupboard $cupboard, private Kitchen $kitchen) {}
+    private HerbNames $herbs;
+
+    public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
+    {
+        $this->herbs = new HerbNames($cupboard);
+    }
 
     /** The form of a herb that a text speaks of, by id. */
     public function form(string $text): ?string
@@ -349,35 +346,14 @@ final readonly class RecipeWords
     /** @return array{id: string, name: string, other: ?string}|null */
     private function nearestHerb(string $text): ?array
     {
-        $best = null;
-        $plain = mb_strtolower(str_replace(['’', "'"], '', Names::withoutPoints($text)));
-        foreach ($this->cupboard->herbs() as $herb) {
-            foreach ($herb->also as $name) {
-                $name = mb_strtolower(str_replace(['’', "'"], '', $name));
-                if (preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 && mb_strlen($name) > ($best['length'] ?? 0)) {
-                    $best = ['herb' => $herb, 'by' => $name, 'length' => mb_strlen($name)];
-                }
-            }
-            $full = mb_strtolower(str_replace(['’', "'"], '', $herb->name));
-            // "marshmallow" is the root of it; "white" and "ground" are words of many plants, and of none.
-            $short = preg_replace('/ ('.self::PART.')$/', '', $full) ?? $full;
-            foreach ([$full, mb_strtolower($herb->latin), in_array($short, self::ALSO_OTHERS, true) ? $full : $short] as $name) {
-                if (
-                    $name !== '' &&
-                    preg_match('/\b'.preg_quote($name, '/').'(e?s)?\b/u', $plain) === 1 &&
-                    mb_strlen($name) > ($best['length'] ?? 0)
-                ) {
-                    $best = ['herb' => $herb, 'by' => $name, 'length' => mb_strlen($name)];
-                }
-            }
-        }
+        $found = $this->herbs->in($text);
 
-        return $best === null
+        return $found === null
             ? null
             : [
-                'id' => $best['herb']->id,
-                'name' => $best['herb']->name,
-                'other' => PlantPart::other($best['herb'], $plain, $best['by']),
+                'id' => $found['herb']->id,
+                'name' => $found['herb']->name,
+                'other' => PlantPart::other($found['herb'], $found['text'], $found['by']),
             ];
     }
 
