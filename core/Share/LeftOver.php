@@ -92,6 +92,9 @@ final class LeftOver
         'me',
         'method',
         'way',
+        'ratio',
+        'daily',
+        'shaken',
         ...self::PARTS,
     ];
 

@@ -52,7 +52,7 @@ final readonly class RecipeWords
         'slow-cooker' => '/\bslow[\s-]*cook/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
         'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
-        'incubator' => '/\byogh?urt/i',
+        'incubator' => '/\byogh?urt(?:\s*maker)?/i',
         'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
         'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
         'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|without\s+(?:any\s+)?heat|unheated)\b/i',

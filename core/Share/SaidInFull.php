@@ -22,6 +22,10 @@ final class SaidInFull
     {
         $this->told = [];
         $short = [
+            // What is in brackets is a piece of its own, and so is what a stroke parts.
+            '/[()]|(?<=\s)\/(?=\s)/u' => ' ; ',
+            '/\b(?:in\s+)?(?:anything|any(?:\s+oil)?)\s+(?:but|except)\s+/iu' => '; not ',
+            '/(?<=\S)\s+(?:using|use)\s+(?:all\s+(?:of\s+)?)?(?:my\s+|our\s+|the\s+)?/iu' => ' with ',
             // How the herb was dried is no time in the oil.
             '/\b(wilted)\s+(?:for\s+)?(?:about\s+)?\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:h|hrs?|hours?|days?)\b/iu' => '$1',
             '/\b(dried|wilted)\s+(?:for\s+(?:about\s+)?'.

@@ -23,10 +23,11 @@ final readonly class SaidWay
     public function in(Remainder $left, ?OwnSchool $own): array
     {
         $guesses = [];
-        $warmth = $left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
+        $warmth = $this->betweenDegrees($left, $guesses);
+        $warmth ??= $left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
         $warmth ??= $this->bareDegrees($left, $guesses);
         $hours = $left->take(
-            '(?:for\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:months?|weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
+            '(?:(?:for|over)\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:months?|weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
         );
         if ($hours !== null && ($weeks = InfusingTime::inWeeks($hours[1])) !== $hours[1]) {
             $guesses[] = sprintf('“%s” is taken as %s.', $hours[1], $weeks);
@@ -70,9 +71,29 @@ final readonly class SaidWay
     {
         return match (true) {
             $left->take('(?:by\s+)?(?:the\s+)?(?:warm|hot|heat|heated|quick|fast)\s+(?:method|way|infusion)') !== null => true,
+            $left->take('(?:(?:on|over|at)\s+)?(?:an?\s+|the\s+)?(?:very\s+)?(?:low|gentle)\s+(?:heat|flame)') !== null => true,
             $left->take('(?:by\s+)?(?:the\s+)?(?:slow|folk)\s+(?:method|way|infusion)') !== null => false,
             default => null,
         };
+    }
+
+    /**
+     * "40-45 °C", "between 100 and 120 F": the middle of it.
+     *
+     * @param  list<string>  $guesses
+     * @return array{string, string, string}|null
+     */
+    private function betweenDegrees(Remainder $left, array &$guesses): ?array
+    {
+        $unit = '(?:°|º|deg(?:rees)?\.?)?\s*';
+        $said = $left->take("(?:at\\s+)?(?:between\\s+)?(\\d{2,3})\\s*{$unit}[CF]?\\s*(?:-|–|to|and)\\s*(\\d{2,3})\\s*{$unit}([CF])");
+        if ($said === null) {
+            return null;
+        }
+        $middle = (string) round(((int) $said[1] + (int) $said[2]) / 2, 1);
+        $guesses[] = sprintf('“%s” is taken as %s °%s, its middle.', trim($said[0]), $middle, strtoupper($said[3]));
+
+        return [$said[0], $middle, $said[3]];
     }
 
     /**

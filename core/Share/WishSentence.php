@@ -247,7 +247,7 @@ final class WishSentence
         );
         $said += $stands === null ? [] : ['stands' => $stands[1]];
         $said += $this->left->take('cooled\s+(?:uncovered|open)') === null ? [] : ['cooled' => 'uncovered'];
-        $said += $this->left->take('(?:and\s+)?strained\s+twice') === null ? [] : ['strained' => 'twice'];
+        $said += $this->left->take('(?:and\s+|then\s+)*strain(?:ed)?\s+twice') === null ? [] : ['strained' => 'twice'];
         $said +=
             $this->left->take('(?:and\s+)?(?:(?:left\s+)?on\s+its\s+sediment|never\s+strained|not\s+strained|unstrained)') === null
                 ? []
@@ -273,10 +273,19 @@ final class WishSentence
         }
         $m = $this->left->take(
             '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
-                '(\s*(?:w\/w|w\/v|v\/v|by\s+weight))?(?!\s*(?:h|hours?|days?|weeks?|months?|min))',
+                '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:h|hours?|days?|weeks?|months?|min))',
         );
 
-        return $m === null ? [] : ['ratio' => $m[1].':'.$m[2].(isset($m[3]) && str_contains($m[3], 'weight') ? ' w/w' : $m[3] ?? '')];
+        return $m === null ? [] : ['ratio' => $m[1].':'.$m[2].self::measuredBy($m[3] ?? '')];
+    }
+
+    private static function measuredBy(string $said): string
+    {
+        return match (true) {
+            str_contains($said, 'weight') => ' w/w',
+            str_contains($said, 'volume') => ' v/v',
+            default => $said,
+        };
     }
 
     /** @return array<string, string> */

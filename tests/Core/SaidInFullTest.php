@@ -28,6 +28,17 @@ it('reads what is said shorter as if it were said in full', function (string $te
     ['calendula in olive oil 300 ml', ['oils' => [['id' => 'olive']], 'oil_amount' => '300 ml']],
     // A warmth is no cup.
     ['calendula in olive, 38 C, 6 weeks', ['method' => 'cold', 'school' => 'six-weeks'], ['38 C']],
+    // In brackets, or with a stroke between.
+    ['calendula (dried, 50 g) in olive oil', ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']]]],
+    [
+        'olive oil 500 ml / calendula 50 g',
+        ['herbs' => [['id' => 'calendula', 'amount' => '50 g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '500 ml'],
+    ],
+    ['calendula oil using all my sunflower', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'sunflower']]]],
+    ['comfrey in anything but olive', ['herbs' => [['id' => 'comfrey-leaf']], 'oils' => [['name' => 'oil']]], ['not olive']],
+    ['calendula in olive 1:5 by volume', ['ratio' => '1:5 v/v']],
+    ['calendula in olive 1:3, then strain twice', ['ratio' => '1:3', 'strained' => 'twice']],
+    ['calendula in olive, yogurt maker, 12 hours', ['method' => 'incubator', 'hours' => '12 hours']],
     // What the herb is covered with is what it is in.
     [
         'fill my quart jar with dried plantain and cover with grapeseed',
@@ -186,6 +197,17 @@ it('says what it took degrees, months and amounts for, and leaves what may be ei
         ['herbs' => [['id' => 'arnica', 'amount' => '1 oz']], 'oil_amount' => '5 oz'],
         ['“5 oz” is taken as how much oil there is.'],
     ],
+    [
+        'calendula in olive, double boiler, at 40-45 C for 4 hours',
+        ['hours' => '4 hours', 'warmth' => '42.5 C'],
+        ['“at 40-45 C” is taken as 42.5 °C, its middle.'],
+    ],
+    [
+        'calendula in olive, double boiler, between 100 and 120F',
+        ['warmth' => '110 F'],
+        ['“between 100 and 120F” is taken as 110 °F, its middle.'],
+    ],
+    ['chilli in olive, low heat', ['method' => 'double-boiler'], ['By which way is not said: double boiler is a guess.']],
     ['cleavers in olive, warm method', ['method' => 'double-boiler'], ['By which way is not said: double boiler is a guess.']],
     ['cleavers in olive, folk method', ['method' => 'cold'], ['By which way is not said: cold, on a shelf is a guess.']],
     ['calendula in castor and olive 1:1', [], ['“1:1” is taken as parts of the oils.']],
