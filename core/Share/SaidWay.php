@@ -27,7 +27,8 @@ final readonly class SaidWay
         $warmth ??= $left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
         $warmth ??= $this->bareDegrees($left, $guesses);
         $hours = $left->take(
-            '(?:(?:for|over)\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*(?:months?|weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
+            '(?:(?:for|over)\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*'.
+                '(?:months?|weeks?|days?|hours?|hrs?|h|minutes?|mins?))',
         );
         if ($hours !== null && ($weeks = InfusingTime::inWeeks($hours[1])) !== $hours[1]) {
             $guesses[] = sprintf('“%s” is taken as %s.', $hours[1], $weeks);
