@@ -205,7 +205,6 @@ Route::prefix('api')->group(function (): void {
                 Route::post('batches', [BatchController::class, 'start']);
                 Route::patch('batches/{batch}', [BatchController::class, 'edit']);
                 Route::post('batches/{batch}/tasks', [BatchController::class, 'task']);
-                Route::post('batches/{batch}/notes', [BatchController::class, 'note']);
                 Route::post('batches/{batch}/undo', [BatchController::class, 'undo']);
                 Route::post('batches/{batch}/strain', [BatchController::class, 'strain']);
                 Route::post('batches/{batch}/bottle', [BatchController::class, 'bottle']);
@@ -266,6 +265,7 @@ Route::prefix('api')->group(function (): void {
                 'small:2048',
                 'once',
             ]);
+            Route::post('batches/{batch}/notes', [BatchController::class, 'note'])->middleware(['can:work', 'small:8192', 'once']);
             Route::post('batches/{batch}/looks', [WatchController::class, 'look'])->middleware(['can:work', 'small:8192', 'once']);
             Route::post('weather', [WatchController::class, 'weather'])->middleware(['can:work', 'small:6144', 'once']);
             Route::post('calendars', [DiaryController::class, 'readCalendar'])->middleware(['can:work', 'small:2048', 'once']);

@@ -355,3 +355,23 @@ it('reads eighths by their column, and degrees as they are read here', function 
         ->and(array_column($took['refused'], 'row'))
         ->toBe([4, 5]);
 });
+
+it('keeps the picture of an old page with its note, as large as a page is sent', function () {
+    $image = imagecreatetruecolor(1400, 1050);
+    mt_srand(4);
+    for ($x = 0; $x < 1400; $x += 5) {
+        for ($y = 0; $y < 1050; $y += 5) {
+            imagefilledrectangle($image, $x, $y, $x + 4, $y + 4, mt_rand(0, 0xFFFFFF));
+        }
+    }
+    ob_start();
+    imagejpeg($image, null, 92);
+    $photo = base64_encode((string) ob_get_clean());
+    // Half a megabyte and more, as a page with handwriting is.
+    expect(strlen($photo))->toBeGreaterThan(500_000);
+    $batch = $this->batch();
+    $kept = $this->atHouse('POST', "/batches/{$batch->uid}/notes", ['note' => 'Green book, page 12', 'photo' => $photo])
+        ->assertOk()
+        ->json('entries.0');
+    expect($kept['photo'])->toBeString();
+});
