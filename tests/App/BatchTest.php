@@ -258,7 +258,14 @@ it('refuses a jar that was taken off the list, and keeps the batches made in it'
 it('answers whatever is sent with a sentence and a 4xx', function () {
     $batch = $this->batch();
     $path = "/batches/{$batch->uid}";
-    $this->atHouse('POST', "{$path}/notes", ['note' => str_repeat('x', 2_000_000)])->assertStatus(413);
+    // With a note a picture may come, and with what is done none.
+    $this->atHouse('POST', "{$path}/notes", ['note' => str_repeat('x', 9_000_000)])->assertStatus(413);
+    $this->atHouse('POST', "{$path}/tasks", [
+        'task' => 'shake',
+        'outcome' => 'skipped',
+        'reason' => str_repeat('x', 2_000_000),
+    ])->assertStatus(413);
+    $this->atHouse('POST', "{$path}/notes", ['note' => str_repeat('x', 2_000_000)])->assertStatus(422);
     $this->atHouse('POST', "{$path}/notes", ['note' => str_repeat('é', 5001)])
         ->assertStatus(422)
         ->assertJsonPath('faults.0.sentence', 'A note takes at most 5000 letters.');
