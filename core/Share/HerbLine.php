@@ -59,9 +59,9 @@ final readonly class HerbLine
         $guesses = [];
         $herb = $known === null ? ['name' => $name, 'form' => $form ?? 'thin-leaf'] : ['id' => $known['id']];
         if ($known === null) {
-            $guesses[] = sprintf('“%s” is not in the list; how it is cut is a guess', $name);
+            $guesses[] = PlantPart::notListed($name);
         } elseif ($known['other'] !== null) {
-            $guesses[] = sprintf('“%s” is not in the list: %s stands for it, with its cautions', $known['other'], $known['name']);
+            $guesses[] = PlantPart::standsFor($known['other'], $known['name']);
         }
         if ($known !== null && $form !== null && $this->cupboard->form($form)->traits->powder) {
             $herb['form'] = $form;

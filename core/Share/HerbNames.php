@@ -21,6 +21,8 @@ final class HerbNames
     /** @var list<array{string, Herb}>|null the longest first, in small letters */
     private ?array $names = null;
 
+    private ?string $balms = null;
+
     public function __construct(private readonly Cupboard $cupboard) {}
 
     /** @return array{herb: Herb, by: string, text: string}|null the name that stands in the text, and the text, in small letters */
@@ -35,6 +37,20 @@ final class HerbNames
         }
 
         return null;
+    }
+
+    /** A pattern of those that are called a balm, as lemon balm is. */
+    public function balms(): string
+    {
+        if ($this->balms === null) {
+            $balms = [];
+            foreach ($this->names ??= $this->all() as [$name]) {
+                preg_match('/\s(?:salve|balm|ointment)$/u', $name) === 1 && ($balms[] = preg_quote($name, '/'));
+            }
+            $this->balms = $balms === [] ? '/(?!)/' : '/\b(?:'.implode('|', $balms).')\b/iu';
+        }
+
+        return $this->balms;
     }
 
     /** @return list<array{string, Herb}> */

@@ -39,13 +39,17 @@ final readonly class MeantNames
         $says = [];
         foreach ($sought as [$word, $near, $thing]) {
             // A word of many names is the name of none; a whole name was left out for what stood beside it.
-            $isOne = $this->cupboard->herbNamed($word) !== null || $this->cupboard->carrierNamed($word) !== null;
-            if (! $isOne && $near !== [] && count($near) <= self::MOST_MEANT) {
+            if ($near !== [] && count($near) <= self::MOST_MEANT && ! $this->isName($word)) {
                 $names = array_map(fn (string|int $id) => $thing((string) $id)->name, array_keys($near));
                 $says[] = sprintf('“%s” may be %s. Write it so, or choose it in the sentence, if it is.', $word, implode(' or ', $names));
             }
         }
 
         return $says;
+    }
+
+    private function isName(string $word): bool
+    {
+        return $this->cupboard->herbNamed($word) !== null || $this->cupboard->carrierNamed($word) !== null;
     }
 }

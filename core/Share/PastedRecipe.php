@@ -8,6 +8,7 @@ use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Lying;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
@@ -357,8 +358,13 @@ final class PastedRecipe
         // "Fill a jar with calendula", and then how much of it.
         $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
         $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
-        $lies = preg_match('/,\s(?:loose|packed|stuffed)$/u', $herb['amount'] ?? '', $m) === 1 ? $m[0] : '';
-        $this->say($line, 'herb', ucfirst($name.', '.$herb['state'].$lies).self::guessed($guesses), $guesses !== []);
+        $lies = Lying::in($herb['amount'] ?? '')[1]?->value;
+        $this->say(
+            $line,
+            'herb',
+            ucfirst(implode(', ', array_filter([$name, $herb['state'], $lies]))).self::guessed($guesses),
+            $guesses !== [],
+        );
     }
 
     /** @param  list<string>  $guesses */

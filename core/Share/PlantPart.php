@@ -63,6 +63,18 @@ final class PlantPart
         return preg_match("/\\b({$part})\\s+(?:of|from)\\s+(?:the\\s+|an?\\s+)?({$name})\\b/u", $text, $m) === 1 ? "{$m[2]} {$m[1]}" : null;
     }
 
+    /** What is told of a plant, or a part of one, that no table has. */
+    public static function notListed(string $named): string
+    {
+        return sprintf('“%s” is not in the list; how it is cut is a guess', $named);
+    }
+
+    /** What is told where the plant that is known stands for another part of it. */
+    public static function standsFor(string $other, string $known): string
+    {
+        return sprintf('“%s” is not in the list: %s stands for it, with its cautions', $other, $known);
+    }
+
     /** Whether the plant is as much to be heeded by any other part of it. */
     public static function isHeededWhole(Herb $herb): bool
     {

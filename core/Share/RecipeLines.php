@@ -25,8 +25,10 @@ final readonly class RecipeLines
     /** How a measured herb lies. */
     private const LYING = '(?:(?:loosely|lightly|firmly|tightly|well)[ \t-]+)?(?:packed|heaped|heaping)';
 
-    /** How an herb is, behind it or behind its amount. */
-    private const STATE = '(?:\(\s*)?(?:dried|fresh|wilted|powdered|ground)(?:\s*\))?';
+    private const STATES = 'dried|fresh|wilted|powdered|ground';
+
+    /** How a herb is, behind it or behind its amount. */
+    private const STATE = '(?:\(\s*)?(?:'.self::STATES.')(?:\s*\))?';
 
     private Counts $counts;
 
@@ -39,7 +41,7 @@ final readonly class RecipeLines
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(Figures::ascii($text)));
-        $text = $this->titled($this->withoutPoints($text));
+        $text = $this->titled($this->unitsWithoutPoints($text));
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
         $unit = implode(
             '',
@@ -101,7 +103,6 @@ final readonly class RecipeLines
         }
         $oil = $this->words->oil($m[1]);
         $isMade = preg_match('/\b(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|pomade|serum)s?$/iu', $m[1]) === 1;
-
         $isThing = $oil === null ? ! $isMade && $this->words->namesHerb($m[1]) : $oil['id'] !== '';
 
         return $isThing ? $text : $m[1]."\n".mb_substr(ltrim($text), mb_strlen(ltrim($m[0])));
@@ -124,7 +125,7 @@ final readonly class RecipeLines
     }
 
     /** "1/2 oz. Dried calendula" is one line: a measure that is written short ends no sentence, but before what is done. */
-    private function withoutPoints(string $text): string
+    private function unitsWithoutPoints(string $text): string
     {
         return preg_replace_callback(
             '/(?<=[\d½¼¾⅓⅔])(\s*)(fl\.?\s*oz|oz|tsp|tbsp?s?|tbs|lbs?|pts?|qts?|gal|g|kg|ml|l|c)\.([ \t]+)(?=(\p{L}+(?:\s+\p{L}+)?))/iu',
@@ -147,7 +148,7 @@ final readonly class RecipeLines
             return $bare;
         }
         // "Calendula (dried), 1 cup, loosely packed".
-        $line = preg_replace('/\s*\(\s*(dried|fresh|wilted|powdered|ground)\s*\)(?=\s*[,:])/iu', ' $1', $line) ?? $line;
+        $line = preg_replace('/\s*\(\s*('.self::STATES.')\s*\)(?=\s*[,:])/iu', ' $1', $line) ?? $line;
         // "Calendula 30 g, dried" and "calendula (30 g, dried)" are dried calendula.
         $line = preg_replace('/\(\s*([^(),]*\d[^(),]*),\s*('.self::STATE.')\s*\)$/iu', '($1) $2', $line) ?? $line;
         $line =

@@ -33,8 +33,6 @@ final readonly class RecipeWords
         'thin-leaf' => '/\b(leaf|leaves|herbs?)\b/i',
     ];
 
-    private const BALM = 'salve|balm|ointment';
-
     /** Words that make a thing an oil or a fat. */
     private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|grease|jojoba|shea|butters?|fats?)\b/iu';
 
@@ -104,16 +102,7 @@ final readonly class RecipeWords
     /** A pattern of plants that are called a balm: lemon balm, bee balm. */
     public function balmsThatGrow(): string
     {
-        $balms = [];
-        foreach ($this->cupboard->herbs() as $herb) {
-            foreach ([$herb->name, ...$herb->also] as $name) {
-                if (preg_match('/\s(?:'.self::BALM.')$/iu', $name) === 1) {
-                    $balms[] = preg_quote($name, '/');
-                }
-            }
-        }
-
-        return $balms === [] ? '/(?!)/' : '/\b(?:'.implode('|', $balms).')\b/iu';
+        return $this->herbs->balms();
     }
 
     /** What it is made for, where a text says so, by id of a purpose. */

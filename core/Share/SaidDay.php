@@ -15,11 +15,9 @@ final readonly class SaidDay
         self::IN_FIGURES.
         '|(?:'.
         self::BEFORE.
-        ')?(?:\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
-        self::ANY_MONTH.
-        '(?:\s+\d{4})?|'.
-        self::ANY_MONTH.
-        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|'.
+        ')?(?:'.
+        self::IN_WORDS.
+        '|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|'.
         '(?:christmas|xmas)(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
         self::AGO.
         '|(?:(?:last|this|on|next)\s+)?'.
@@ -29,15 +27,16 @@ final readonly class SaidDay
     /** The day and its month in figures, with the year. */
     private const IN_FIGURES = '\d{1,2}[.\/]\d{1,2}[.\/](?:\d{4}|\d\d)(?!\d)';
 
-    /** A day by its date: with its month in words, or all in figures. */
-    public const DATE =
-        '(?:\d{4}-\d\d-\d\d|'.
-        self::IN_FIGURES.
-        '|\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
+    /** The day and its month in words, in either order. */
+    private const IN_WORDS =
+        '\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?'.
         self::ANY_MONTH.
         '(?:\s+\d{4})?|'.
         self::ANY_MONTH.
-        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?)';
+        '\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?';
+
+    /** A day by its date: with its month in words, or all in figures. */
+    public const DATE = '(?:\d{4}-\d\d-\d\d|'.self::IN_FIGURES.'|'.self::IN_WORDS.')';
 
     /** How far off a day is. */
     public const OFF = '\d{1,2}\s+(?:day|week|month)s?';

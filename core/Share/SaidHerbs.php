@@ -142,7 +142,7 @@ final class SaidHerbs
             $this->herbs[] =
                 ['name' => $other, 'form' => $this->words->form($other) ?? 'thin-leaf'] +
                 self::details(['state' => $this->words->state($rest) ?? $this->state] + $much);
-            $this->guesses[] = sprintf('“%s” is not in the list; how it is cut is a guess.', $other);
+            $this->guesses[] = PlantPart::notListed($other).'.';
             $this->leave(LeftOver::of($rest, [$other]));
 
             return;
@@ -170,7 +170,7 @@ final class SaidHerbs
     private function herb(array $known, string $rest, string $typed, ?string $parts, bool $behind): void
     {
         if ($known['other'] !== null) {
-            $this->guesses[] = sprintf('“%s” is not in the list: %s stands for it, with its cautions.', $known['other'], $known['name']);
+            $this->guesses[] = PlantPart::standsFor($known['other'], $known['name']).'.';
         }
         // "Arnica oil 100 ml" is so much oil, and "100 g arnica" so much of it.
         if ($behind && $this->ofOil && $this->loose === null) {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Material\Cupboard;
-
 /** What is said shorter in a wish, said in full, so that one way of reading it is enough. */
 final class SaidInFull
 {
@@ -16,7 +14,7 @@ final class SaidInFull
     /** @var list<string> what is told of it */
     public array $told = [];
 
-    public function __construct(private readonly Cupboard $cupboard, private readonly RecipeWords $words) {}
+    public function __construct(private readonly RecipeWords $words, private readonly SaidOils $oils) {}
 
     public function of(string $text): string
     {
@@ -53,11 +51,11 @@ final class SaidInFull
         foreach ($short as $pattern => $full) {
             $text = preg_replace($pattern, $full, $text) ?? $text;
         }
-        $text = $this->each('/[\s-]+infused\s+([\p{L}-]+(?:\s+[\p{L}-]+)?\s+oil)\b/iu', $text, $this->infusedIn(...));
+        $text = $this->each('/[\s-]+infused\s+([\p{L}-]+(?:\s+[\p{L}-]+)?\s+oil)\b/iu', $text, $this->inOil(...));
         $text = $this->each(
             '/\s+(?:and\s+|then\s+)?(?:cover|top|fill)(?:p?ed)?(?:\s+(?:it|them))?(?:\s+up)?\s+with\s+((?:'.self::NAME.'\s*){1,3})/iu',
             $text,
-            $this->coveredWith(...),
+            $this->inOil(...),
         );
 
         return $this->forWhat($this->blended($text));
@@ -69,65 +67,47 @@ final class SaidInFull
         return preg_replace_callback($pattern, $full, $text) ?? $text;
     }
 
-    /** @param  array<string>  $m an oil said to be infused; one that is known is what it is in */
-    private function infusedIn(array $m): string
+    /** @param  array<string>  $m an oil said to be infused, or what the herb is covered with; one that is known is what it is in */
+    private function inOil(array $m): string
     {
-        return $this->isOil($m[1]) ? ' in '.$m[1] : $m[0];
-    }
-
-    /** @param  array<string>  $m what the herb is covered with; an oil is what it is in */
-    private function coveredWith(array $m): string
-    {
-        return $this->isOil($m[1]) ? ' in '.$m[1] : $m[0];
+        return $this->oils->isOil($m[1]) ? ' in '.$m[1] : $m[0];
     }
 
     /** "Half olive, half castor", "70% olive 30% castor", "olive and castor 1:1": an oil of two, and how much of each. */
     private function blended(string $text): string
     {
-        $two = '((?:'.self::NAME.'\s+)?'.self::NAME.')';
+        $oil = fn (string $as): string => "(?<{$as}>(?:".self::NAME.'\s+)?'.self::NAME.')';
         $apart = '\s*(?:,|;|\+|&|\/|\band\b)\s*';
         $said = [
-            "/\\bhalf\\s+(?:of\\s+)?{$two}{$apart}(?:the\\s+other\\s+)?half\\s+(?:of\\s+)?{$two}/iu" => fn (array $m) => [
-                '1',
-                $m[1],
-                '1',
-                $m[2],
-            ],
-            "/(\\d{1,2})\\s*%\\s*(?:of\\s+)?{$two}(?:{$apart}|\\s+)(\\d{1,2})\\s*%\\s*(?:of\\s+)?{$two}/iu" => fn (array $m) => [
-                $m[1],
-                $m[2],
-                $m[3],
-                $m[4],
-            ],
-            "/\\b{$two}\\s*(?:\\+|&|\\band\\b)\\s*{$two}\\s+(\\d{1,2})\\s*[:\\/]\\s*(\\d{1,2})(?![\\d:])/iu" => fn (array $m) => [
-                $m[3],
-                $m[1],
-                $m[4],
-                $m[2],
-            ],
+            "\\bhalf\\s+(?:of\\s+)?{$oil('one')}{$apart}(?:the\\s+other\\s+)?half\\s+(?:of\\s+)?{$oil('other')}",
+            "(?<much>\\d{1,2})\\s*%\\s*(?:of\\s+)?{$oil('one')}(?:{$apart}|\\s+)(?<less>\\d{1,2})\\s*%\\s*(?:of\\s+)?{$oil('other')}",
+            "\\b{$oil('one')}\\s*(?:\\+|&|\\band\\b)\\s*{$oil('other')}\\s+(?<much>\\d{1,2})\\s*[:\\/]\\s*(?<less>\\d{1,2})(?![\\d:])",
         ];
-        foreach ($said as $pattern => $parts) {
-            $text = $this->each($pattern, $text, function (array $m) use ($parts): string {
-                /** @var array{string, string, string, string} $all */
-                $all = $parts($m);
-                [$much, $one, $less, $other] = $all;
-                // "In olive", "g olive": of two words before it the first may be another.
-                [$before, $last] = [strstr($one, ' ', true), strrchr($one, ' ')];
-                $in = $before === false || $last === false || $this->isOilItself($one) ? '' : $before.' ';
-                $one = $in === '' ? $one : ltrim((string) $last);
-                if (! $this->isOil($one) || ! $this->isOil($other)) {
-                    return $m[0];
-                }
-                if (str_contains($m[0], ':')) {
-                    $this->told[] = sprintf('“%s” is taken as parts of the oils.', "{$much}:{$less}");
-                }
-
-                return "{$in}{$much} parts {$one} and {$less} parts {$other}";
-            });
+        foreach ($said as $pattern) {
+            $text = $this->each("/{$pattern}/iu", $text, $this->inParts(...));
         }
 
         // Halves of two herbs are what is taken anyhow.
         return preg_replace('/\b50\s*\/\s*50\b/u', '', $text) ?? $text;
+    }
+
+    /** @param  array<string>  $m two oils by name, and how many parts of each; halves where that is not said */
+    private function inParts(array $m): string
+    {
+        [$before, $one] = ['', $m['one']];
+        // "In olive", "g olive": of two words before it the first may be another.
+        if ($this->oils->named($one) === null && preg_match('/^(\S+\s+)(\S+)$/u', $one, $words) === 1) {
+            [, $before, $one] = $words;
+        }
+        if (! $this->oils->isOil($one) || ! $this->oils->isOil($m['other'])) {
+            return $m[0];
+        }
+        [$much, $less] = [$m['much'] ?? '1', $m['less'] ?? '1'];
+        if (str_contains($m[0], ':')) {
+            $this->told[] = sprintf('“%s:%s” is taken as parts of the oils.', $much, $less);
+        }
+
+        return "{$before}{$much} parts {$one} and {$less} parts {$m['other']}";
     }
 
     /** "Rosemary hair oil", "a calendula salve": the oil, and what it is for. */
@@ -150,19 +130,5 @@ final class SaidInFull
         }
 
         return $this->each('/\p{L}+_\p{L}+/u', $made, fn (array $m) => str_replace('_', ' ', $m[0]));
-    }
-
-    private function isOilItself(string $named): bool
-    {
-        return $this->cupboard->carrierNamed($named) !== null || $this->cupboard->carrierNamed("{$named} oil") !== null;
-    }
-
-    private function isOil(string $named): bool
-    {
-        $named = trim($named);
-
-        return $this->isOilItself($named) ||
-            ($this->words->oil($named)['id'] ?? '') !== '' ||
-            ($this->words->oil($named.' oil')['id'] ?? '') !== '';
     }
 }

@@ -116,6 +116,12 @@ final readonly class SaidOils
         return preg_match(self::NO_OIL, trim($named)) === 1;
     }
 
+    /** Whether an oil that is known is in it. */
+    public function isOil(string $named): bool
+    {
+        return $this->named($named) !== null || ($this->oil(trim($named))['id'] ?? '') !== '';
+    }
+
     /** @return array{id: string, name: string}|null an oil by its name, also without the word "oil" */
     private function oil(string $named): ?array
     {

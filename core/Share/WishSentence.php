@@ -50,9 +50,9 @@ final class WishSentence
     public function __construct(private readonly Cupboard $cupboard, Methods $methods, private readonly Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
-        $this->inFull = new SaidInFull($cupboard, $this->words);
         $this->pieces = new SaidPieces($cupboard, $this->words);
         $this->oils = new SaidOils($cupboard, $this->words, $this->pieces);
+        $this->inFull = new SaidInFull($this->words, $this->oils);
         $this->amount = new SaidAmount($kitchen, $this->words);
         $this->way = new SaidWay($methods, $kitchen, $this->words);
         $this->left = new Remainder('');
