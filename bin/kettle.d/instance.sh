@@ -137,6 +137,20 @@ outside() { [ "${KETTLE_DB:-}" = outside ]; }
 
 alive() { sv status "$SV/$1" 2>/dev/null | grep -q '^run: '; }
 
+# Between two lives it is waited for: it is begun anew within three seconds, and to say then that it does not run
+# would be to fetch somebody for nothing. What ends again and again is not well, though it lives when it is asked.
+settled() {
+  local i
+  for ((i = 0; i < 50; i++)); do
+    sv status "$SV/$1" 2>/dev/null | grep -qE '^finish: |, want up' || break
+    sleep 0.1
+  done
+  alive "$1"
+}
+restless() {
+  [ "$(cat "$RUN/$1.faults" 2>/dev/null || echo 0)" -ge 10 ] && [ $(($(date +%s) - $(stat -c %Y "$RUN/$1.faults"))) -le 5 ]
+}
+
 # Whether a process is there, and not only waiting to be forgotten.
 living() { case "$(ps -o stat= -p "$1" 2>/dev/null)" in ''|Z*) return 1 ;; esac; }
 
@@ -416,7 +430,8 @@ doctor() {
   read_env
   watched || { step "nothing watches over the parts: start with ./kettle up"; ill=1; }
   for name in $PARTS; do
-    if ! alive "$name"; then says="does not run"; ill=1
+    if ! settled "$name"; then says="does not run"; ill=1
+    elif restless "$name"; then says="ends again and again"; ill=1
     elif answers "$name"; then says="runs and answers"
     # What was begun just now has had no time for a sign of life.
     elif [ "$(sv status "$SV/$name" | grep -oE '\) [0-9]+s' | grep -oE '[0-9]+')" -lt 60 ]; then says="runs, begun just now"

@@ -177,3 +177,26 @@ it('says that the database is away, writes it down once, and is back by itself',
     )->toBeLessThan(10.0);
     expect(kettle('doctor'))->toContain('fpm: runs and answers')->toContain('backup: ')->toContain('Composer packages: ');
 });
+
+it('waits for a part that is between two lives, and says of one that never stays that it is not well', function () {
+    $run = HERE.'/var/trust/run';
+    $part = HERE.'/var/trust/sv/queue';
+    $status = fn () => trim((string) shell_exec("sv status {$part}"));
+    // After its fifth fault it is left alone for a second before it is begun again.
+    file_put_contents("{$run}/queue.faults", '4');
+    posix_kill((int) file_get_contents("{$run}/queue.pid"), SIGKILL);
+    expect(eventually(fn () => str_starts_with($status(), 'finish: '), 2.0))->toBeLessThan(2.0);
+    expect(kettle('doctor'))->toMatch('/queue: runs/');
+    // Twelve times in a row, and the last of them just now.
+    expect(eventually(fn () => str_starts_with($status(), 'run: ')))->toBeLessThan(10.0);
+    file_put_contents("{$run}/queue.faults", '11');
+    posix_kill((int) file_get_contents("{$run}/queue.pid"), SIGKILL);
+    expect(eventually(fn () => str_starts_with($status(), 'finish: '), 2.0))->toBeLessThan(2.0);
+    expect(kettle('doctor', code: 1))->toContain('queue: ends again and again');
+    unlink("{$run}/queue.faults");
+    // Held down by who looks after it, it does not run, and nobody waits for it.
+    shell("sv -w 20 down {$part}");
+    expect(kettle('doctor', code: 1))->toContain('queue: does not run');
+    shell("sv up {$part}");
+    expect(kettle('doctor'))->toMatch('/queue: runs/');
+});
