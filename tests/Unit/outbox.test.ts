@@ -160,6 +160,19 @@ describe('the outbox', () => {
     expect(store.kept.size).toBe(0)
   })
 
+  it('keeps the picture of a look with the note that is made of it', async () => {
+    const outbox = new Outbox(memory(), house(() => new Problem(409, 'No.')).send)
+    const body = JSON.stringify({ what: 'colour', plain: false, photo: 'data:image/png;base64,AAAA' })
+    await outbox.keep(note('look', { path: '/houses/north/batches/7/looks', body }))
+    await outbox.send('una')
+    const refused = outbox.all()[0] as Unsent
+    await outbox.asNote(refused, refused.says)
+    expect(outbox.all()[0]).toMatchObject({
+      path: '/houses/north/batches/7/notes',
+      body: '{"note":"A note: look","corrects":null,"photo":"data:image/png;base64,AAAA"}',
+    })
+  })
+
   it('sends again, or lets go, what was refused', async () => {
     const outbox = new Outbox(memory(), house(() => new Problem(422, 'No.')).send)
     await outbox.keep(note('one'))

@@ -3,6 +3,7 @@ import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import type { WriteOf } from '../api/typed'
 import { usePart } from '../frame/part'
+import { whole } from '../offline/whole'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { PictureInput } from '../parts/PictureField'
@@ -142,14 +143,16 @@ function useLook({ id: batch, name }: Pick<Shape<'BatchView'>, 'id' | 'name'>, d
   type Look = NonNullable<WriteOf<'POST /houses/{house}/batches/{batch}/looks'>['body']>
   return {
     write,
-    look: (body: Look) =>
+    look: (body: Look, ...of: string[]) =>
       write.mutate({
         path: `/houses/${house}/batches/${batch}/looks`,
         body,
-        says: `${name}: a look at its ${body.what === 'scent' ? 'scent' : 'colour'}`,
+        says: whole(`${name}: a look at its ${body.what === 'scent' ? 'scent' : 'colour'}`, ...of),
       }),
   }
 }
+
+const swatchName = (index: number) => `Swatch ${index + 1}, ${index < 10 ? 'gold' : index < 15 ? 'green' : 'red'}`
 
 function ColourSheet({ batch, looks, open, onClose }: SheetProps) {
   const [swatch, setSwatch] = useState('')
@@ -174,6 +177,8 @@ function ColourSheet({ batch, looks, open, onClose }: SheetProps) {
             photo
               ? { what: 'colour', plain, photo, oil: [oil.x, oil.y], card: withCard ? [card.x, card.y] : null }
               : { what: 'colour', plain, swatch },
+            photo ? 'a picture' : swatchName(looks.swatches.indexOf(swatch)),
+            plain ? 'the plain oil, before the herb' : '',
           )
         })}
       >
@@ -215,7 +220,7 @@ function ColourSheet({ batch, looks, open, onClose }: SheetProps) {
                     checked={swatch === each}
                     onChange={() => setSwatch(each)}
                     className="peer absolute inset-0 size-full opacity-0"
-                    aria-label={`Swatch ${index + 1}, ${index < 10 ? 'gold' : index < 15 ? 'green' : 'red'}`}
+                    aria-label={swatchName(index)}
                   />
                   <svg
                     viewBox="0 0 40 40"
@@ -337,7 +342,11 @@ function ScentSheet({ batch, looks, open, onClose }: SheetProps) {
       <form
         className="flex flex-col gap-3"
         onSubmit={sent(() => {
-          look({ what: 'scent', score: Number(score), note: note || null })
+          look(
+            { what: 'scent', score: Number(score), note: note || null },
+            looks.words[Number(score)] ?? score,
+            note && `“${note}”`,
+          )
         })}
       >
         <p>A drop on the back of the hand, away from the stove; the herb in the oil, not the oil.</p>

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { namesOf, whole } from '../offline/whole'
 import { Button } from '../parts/Button'
 import { Area, Field, Select, TimeField } from '../parts/Field'
 import { sent, useForm } from '../parts/form'
@@ -21,7 +22,14 @@ export function Looks({ pot, open, close }: { pot: Pot; open: boolean; close: ()
       <form
         className="flex flex-col gap-4"
         onSubmit={sent(() =>
-          write.mutate({ path: `${path}/signs`, body: seen as never, says: `${pot.name}: a look at its signs` }),
+          write.mutate({
+            path: `${path}/signs`,
+            body: seen as never,
+            says: whole(
+              `${pot.name}: a look at its signs`,
+              ...SIGNS.map((sign): [string, string] => [`${sign.name}:`, namesOf(sign.seen, [seen[sign.id] ?? ''])]),
+            ),
+          }),
         )}
       >
         <p className="text-soft">

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useHouseId } from '../api/hooks'
 import { useKey } from '../frame/keys'
+import { namesOf, whole } from '../offline/whole'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { useForm } from '../parts/form'
@@ -93,7 +94,11 @@ export function Mark({ pot }: { pot: Pot }) {
         write.mutate({
           path: `${path}/marks`,
           body: { level: form.typed.level, by, anew, at: form.typed.at.trim() === '' ? null : form.typed.at },
-          says: `${pot.name}: ${form.typed.level} ${BY.find((each) => each.id === by)?.name ?? ''}`,
+          says: whole(
+            `${pot.name}: ${form.typed.level} ${namesOf(BY, [by])}`,
+            ['at', form.typed.at],
+            anew ? 'more was poured in before it, or some taken out' : '',
+          ),
         }),
       )}
     >

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useMakingWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
+import { whole } from '../offline/whole'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
@@ -57,7 +58,7 @@ export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making:
             stir.mutate({
               path: `/houses/${house}/makings/${making}/stir`,
               body: { warmth: warmth.trim() === '' ? null : warmth },
-              says: `The leaf in the warm oil: stirred${warmth.trim() === '' ? '' : `, at ${warmth}`}`,
+              says: whole('The leaf in the warm oil: stirred', ['at', warmth]),
             }),
           )}
         >

@@ -6,6 +6,7 @@ import type { Unsent } from '../offline/outbox'
 import { unsentStep } from '../offline/later'
 import { stands } from '../offline/Unsent'
 import { usePart } from '../frame/part'
+import { whole } from '../offline/whole'
 import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
@@ -108,7 +109,7 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
       ? write.mutate({
           path: `${path}/weigh`,
           body: { part, amount: amount.trim() === '' ? null : amount },
-          says: `${making.name}: ${step.says}${amount.trim() === '' ? '' : ` (${amount})`}`,
+          says: whole(`${making.name}: ${step.says}`, ['in went', amount]),
         })
       : write.mutate({
           path: `${path}/steps`,
@@ -117,7 +118,7 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
             warmth: warmth.trim() === '' ? null : warmth,
             mass: mass.trim() === '' ? null : mass,
           },
-          says: `${making.name}: ${step.says}`,
+          says: whole(`${making.name}: ${step.says}`, ['it was at', warmth], ['it weighs', mass]),
         })
   useKey('D', 'Do the next step', done, (step.does === 'weigh' || step.does === 'step') && !write.isPending)
   return (
@@ -198,7 +199,7 @@ function Drop({ part, making }: { part: Making['pot'][number]; making: Making })
           write.mutate({
             path: `/houses/${house}/makings/${making.id}/weigh`,
             body: { part: part.id, amount: amount.trim() === '' ? null : amount },
-            says: `${making.name}: ${part.name} went in`,
+            says: whole(`${making.name}: ${part.name} went in`, amount.trim() === '' ? part.text : amount),
           }),
         )}
       >

@@ -4,6 +4,7 @@ import { ask } from '../api/client'
 import { useHouseId, useMakingWrite, useOfHouse } from '../api/hooks'
 import { Choice } from '../bench/editors/edit'
 import { FAR, VERDICTS } from '../melt/Spoon'
+import { namesOf, whole } from '../offline/whole'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Figure } from '../parts/Figure'
@@ -42,7 +43,12 @@ export function TryIt({ making, inUse = false, done }: Try) {
             room: room.trim() === '' ? null : room,
             stuck: stuck.trim() === '' ? null : stuck,
           },
-          says: `${making.name}: the spoon said ${VERDICTS.find((each) => each.id === verdict)?.name ?? verdict}`,
+          says: whole(
+            `${making.name}: ${inUse ? 'in use it was' : 'the spoon said'} ${namesOf(VERDICTS, [verdict])}`,
+            verdict === 'too-soft' || verdict === 'too-hard' ? namesOf(FAR, [by]) : '',
+            ['the room', room],
+            ['with the spoon went', stuck],
+          ),
         }),
       )}
     >

@@ -121,7 +121,10 @@ export class Outbox {
   /** Kept as a note in the logbook of its thing, in its place and of its moment; there is one or the other, never both. */
   async asNote(unsent: Unsent, note: string) {
     const path = notesOf(unsent.path)
-    if (path !== null) await this.again(unsent, { path, body: JSON.stringify({ note, corrects: null }) })
+    // The picture of a look stays with it.
+    const { photo } = JSON.parse(unsent.body) as { photo?: string }
+    const body = JSON.stringify({ note, corrects: null, ...(photo ? { photo } : {}) })
+    if (path !== null) await this.again(unsent, { path, body })
   }
 
   async letGo(unsent: Unsent) {

@@ -1,17 +1,20 @@
 import { useState } from 'react'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
+import type { WriteOf } from '../api/typed'
 import { HandsFull } from '../hands/HandsFull'
 import { stands } from '../offline/Unsent'
-import { useUnsent } from '../offline/here'
+import { namesOf, whole } from '../offline/whole'
+import { outbox, useUnsent } from '../offline/here'
+import type { Unsent } from '../offline/outbox'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { Area, Field, Select } from '../parts/Field'
 import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
-import { Trouble } from '../parts/Notice'
+import { Notice, Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
-import { HadWarmth } from './HadWarmth'
+import { HAD_WARMTH, HadWarmth } from './HadWarmth'
 import { Scale } from './Scale'
 import { YieldBar } from './YieldBar'
 
@@ -74,13 +77,23 @@ export function Straining({ batch }: { batch: Shape<'BatchView'> }) {
           Measure it
         </h2>
         <YieldBar press={press} />
-        <StrainForm batch={batch} signs={seen} />
+        <StrainForm batch={batch} signs={seen} setSigns={setSeen} />
       </section>
     </>
   )
 }
 
-function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string[] }) {
+type Typed = WriteOf<'POST /houses/{house}/batches/{batch}/strain'>['body']
+
+function StrainForm({
+  batch,
+  signs,
+  setSigns,
+}: {
+  batch: Shape<'BatchView'>
+  signs: string[]
+  setSigns: (signs: string[]) => void
+}) {
   const house = useHouseId()
   const { works } = usePart()
   const { press } = batch
@@ -98,9 +111,25 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
     for (const empty of [setAmount, setGross, setTare, setSpent, setNote]) empty('')
   }
   const write = useBatchWrite(clear, clear)
-  const unsent = useUnsent(`/batches/${batch.id}`).find(
-    (each) => each.path.endsWith('/strain') && each.refused === undefined,
-  )
+  const here = useUnsent(`/batches/${batch.id}`).filter((each) => each.path.endsWith('/strain'))
+  const unsent = here.find((each) => each.refused === undefined)
+  const refused = here.find((each) => each.refused !== undefined)
+  /** What the house did not take stands in the form again, and is written down from there. */
+  const putRight = (from: Unsent) => {
+    const typed = JSON.parse(from.body) as NonNullable<Typed>
+    setHow(typed.gross ? 'weighed' : 'measured')
+    setAmount(typed.amount ?? '')
+    setGross(typed.gross ?? '')
+    setTare(typed.tare ?? '')
+    setSpent(typed.spent ?? '')
+    setNote(typed.note ?? '')
+    setWay(typed.way ?? press.way)
+    setFilter(typed.filter ?? press.filter)
+    setSpentTo(typed.spent_to ?? '')
+    setWarmth(typed.warmth ?? '')
+    setSigns(typed.signs ?? [])
+    void outbox.letGo(from)
+  }
   if (!works) return null
   if (unsent)
     return (
@@ -133,10 +162,29 @@ function StrainForm({ batch, signs }: { batch: Shape<'BatchView'>; signs: string
             warmth: warmth || null,
             note: note || null,
           },
-          says: `${batch.name}: strained, ${weighed ? `${gross} with the jug` : amount} came out`,
+          says: whole(
+            `${batch.name}: strained, ${weighed ? `${gross} with the jug` : amount} came out`,
+            ['the empty jug', weighed ? tare : ''],
+            namesOf(WAYS, [way]),
+            ['through', namesOf(press.filters, [filter])],
+            ['the spent herb weighs', spent],
+            ['it goes:', namesOf(press.spent_choices, [spentTo])],
+            ['seen:', namesOf(press.signs, signs)],
+            [press.asks_warmth ?? '', namesOf(HAD_WARMTH, [warmth])],
+            note.trim() === '' ? '' : `“${note.trim()}”`,
+          ),
         })
       })}
     >
+      {refused ? (
+        <Notice rank="care">
+          <span className="flex flex-col items-start gap-2">
+            <span>The house did not take what was written down on this device: {refused.refused}</span>
+            <span className="text-soft">{refused.says}.</span>
+            <Button onClick={() => putRight(refused)}>Put it right here</Button>
+          </span>
+        </Notice>
+      ) : null}
       <HadWarmth press={press} warmth={warmth} setWarmth={setWarmth} fault={fault('warmth')} />
       <fieldset className="flex flex-wrap gap-x-6">
         <legend className="font-semibold">How do you know how much it is?</legend>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useWrite } from '../api/hooks'
+import { namesOf, whole } from '../offline/whole'
 import { Button } from '../parts/Button'
 import { Trouble } from '../parts/Notice'
 import { StoveCautions } from './StoveCautions'
@@ -30,7 +31,10 @@ function Pan({ pan, works }: { pan: Shape<'PanCard'>; works: boolean }) {
     done.mutate({
       path,
       body: { task, outcome: 'done', ...more },
-      says: `${pan.herb}, ${task === pan.stir ? 'stirred' : pan.on ? 'off the flame' : 'on the flame'}`,
+      says: whole(`${pan.herb}, ${task === pan.stir ? 'stirred' : pan.on ? 'off the flame' : 'on the flame'}`, [
+        'seen:',
+        namesOf(pan.signs, more.seen ?? []),
+      ]),
     })
   const all = pan.signs.every((sign) => seen.includes(sign.id))
   return (

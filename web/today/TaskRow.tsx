@@ -6,6 +6,7 @@ import { unsentTask } from '../offline/later'
 import { stands } from '../offline/Unsent'
 import { useSay } from '../frame/Say'
 import { usePart } from '../frame/part'
+import { namesOf, whole } from '../offline/whole'
 import { Button, ButtonLink } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
@@ -36,7 +37,7 @@ export function TaskRow({ task }: { task: Shape<'TaskView'> }) {
     done.mutate({
       path: `${path}/tasks`,
       body: { task: task.key, outcome: 'done', ...more },
-      says: `${task.title}: done`,
+      says: whole(`${task.title}: done`, ['seen:', namesOf(SEEN, more.seen ?? [])], ['added:', more.amount]),
     })
   return (
     <li
