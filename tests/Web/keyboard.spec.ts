@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { clock, tabTo } from './support'
+import { clock, ownHouse, tabTo } from './support'
 
 test('the whole journey by keyboard alone', async ({ page }) => {
   await page.goto('/')
@@ -98,4 +98,60 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.keyboard.press('Shift+R')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('200 g of oil')
+})
+
+test('who works by keyboard is nowhere thrown back to the top of the page', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/bench`)
+  await page.getByRole('button', { name: 'Start this batch' }).click()
+  const at = () =>
+    page.evaluate(() => {
+      const on = document.activeElement
+      return on === null || on === document.body ? 'nowhere' : `${on.tagName} ${on.textContent ?? ''}`
+    })
+  await expect(page.getByRole('heading', { name: 'Logbook' })).toBeVisible()
+  const write = page.getByRole('button', { name: 'Write it down', exact: true })
+  // While the answer is waited for it cannot be pressed, and keeps the focus; an empty note is not sent either.
+  let sent = 0
+  await page.route('**/notes', async (route) => {
+    sent += 1
+    await new Promise((after) => setTimeout(after, 600))
+    return route.continue()
+  })
+  await page.getByLabel('A note').fill('By the keyboard')
+  await write.focus()
+  await page.keyboard.press('Enter')
+  await expect(write).toBeDisabled()
+  await expect(write).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('A note')).toHaveValue('')
+  await expect(write).toBeFocused()
+  await page.keyboard.press('Space')
+  await page.getByLabel('A note').focus()
+  await page.keyboard.press('Control+Enter')
+  await expect(page.getByText('By the keyboard')).toHaveCount(1)
+  expect(sent).toBe(1)
+  // A button that goes with its row leaves the focus at what stands there now, from where Tab goes on.
+  await page.goto(`${house}/today`)
+  const first = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: 'Done', exact: true }) })
+    .first()
+  const task = await first.getByRole('link').innerText()
+  await first.getByRole('button', { name: 'Done', exact: true }).focus()
+  await page.keyboard.press('Enter')
+  const undo = page.getByRole('status').getByRole('button', { name: 'Undo' })
+  await expect(undo).toBeVisible()
+  await expect(page.getByRole('link', { name: task, exact: true })).toHaveCount(0)
+  await expect.poll(at).not.toBe('nowhere')
+  // What was said stays while somebody is at it; a key undoes it from anywhere.
+  await page.keyboard.press('z')
+  await expect(page.getByText('Undone.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Done', exact: true }).first()).toBeVisible()
+  // The one at the foot goes with what it said: then the page itself has the focus.
+  await page.getByRole('button', { name: 'Done', exact: true }).first().focus()
+  await page.keyboard.press('Enter')
+  await undo.focus()
+  await page.keyboard.press('Enter')
+  await expect.poll(at).toMatch(/^MAIN /)
 })

@@ -133,6 +133,12 @@ export function Frame() {
     document.title = `${place ? `${place.name} · ` : ''}Warm Kettle`
   }, [location.pathname])
 
+  useEffect(() => {
+    // Not for the first screen.
+    const begun = import('./keepFocus').then(({ keepFocus }) => keepFocus())
+    return () => void begun.then((end) => end())
+  }, [])
+
   if (me.isPending) return <Waiting what="the house" />
   if (me.isError)
     return (

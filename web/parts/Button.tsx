@@ -9,33 +9,42 @@ const looks = {
 }
 const shape =
   'inline-flex min-h-11 items-center justify-center gap-2 rounded-rim border-2 px-4 py-2 ' +
-  'font-semibold leading-tight no-underline aria-disabled:opacity-60 disabled:opacity-60'
+  'font-semibold leading-tight no-underline aria-disabled:opacity-60'
 
 type Look = { look?: keyof typeof looks }
 
 type Pressed = ComponentProps<'button'> & Look & { once?: boolean }
 
+/**
+ * One that cannot be pressed just now is said to be so, and stays where the keyboard is: a browser takes the focus from
+ * what is disabled in its own way, and whoever pressed it would be nowhere while the answer is waited for.
+ */
+const asleep = (disabled: boolean | undefined) => (disabled ? { 'aria-disabled': true } : {})
+
 /** @param once the second click of a double press does nothing: what stands there by then may be the next thing */
-export function Button({ look = 'plain', className = '', type = 'button', once, onClick, ...rest }: Pressed) {
+export function Button({ look = 'plain', className = '', type = 'button', once, disabled, onClick, ...rest }: Pressed) {
   return (
     <button
       type={type}
       className={`${shape} ${looks[look]} ${className}`}
       onClick={(event) => {
-        if ((once ?? type === 'submit') && event.detail > 1) event.preventDefault()
+        if (disabled || ((once ?? type === 'submit') && event.detail > 1)) event.preventDefault()
         else onClick?.(event)
       }}
+      {...asleep(disabled)}
       {...rest}
     />
   )
 }
 
 /** An action within text or a table, as tall as a finger needs and no wider than its words. */
-export function TextButton({ className = '', type = 'button', ...rest }: ComponentProps<'button'>) {
+export function TextButton({ className = '', type = 'button', disabled, onClick, ...rest }: ComponentProps<'button'>) {
   return (
     <button
       type={type}
-      className={`inline-flex min-h-9 shrink-0 items-center text-start font-semibold underline decoration-1 underline-offset-4 disabled:opacity-60 ${className}`}
+      className={`inline-flex min-h-9 shrink-0 items-center text-start font-semibold underline decoration-1 underline-offset-4 aria-disabled:opacity-60 ${className}`}
+      onClick={(event) => (disabled ? event.preventDefault() : onClick?.(event))}
+      {...asleep(disabled)}
       {...rest}
     />
   )
