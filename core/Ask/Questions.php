@@ -262,7 +262,7 @@ final readonly class Questions
 
     public function recipes(): RecipeReader
     {
-        return new RecipeReader($this->planning->cupboard(), $this->planning->methods());
+        return new RecipeReader($this->planning->methods());
     }
 
     /**

@@ -76,6 +76,17 @@ final class Cupboard
         return $this->herbs ??= new Index($this->tables->table('herbs'), Herb::fromRow(...));
     }
 
+    /** @return list<string> what plants are called that have the name of one of these in theirs and are another: marsh marigold */
+    public function namesakes(): array
+    {
+        $names = [];
+        foreach ($this->tables->table('namesakes')->rows('rows') as $row) {
+            $names = [...$names, $row->text('name'), ...$row->texts('also')];
+        }
+
+        return $names;
+    }
+
     /** @return array<string, Carrier> */
     public function carriers(): array
     {

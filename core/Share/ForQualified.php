@@ -8,7 +8,11 @@ namespace Kettle\Share;
 final class ForQualified
 {
     private const WOUNDS =
-        '\b(?:ears?|earaches?|eyes?|eyewash|wounds?|open\s+sores?|burns?|broken\s+skin|'.
+        '\b(?:ears?|earaches?|eyes?|eyewash|wounds?|open\s+sores?|'.
+        // What a flame does to an oil is no burn on a skin.
+        '(?<!not\s|n[’\']t\s|to\s|will\s|can\s|may\s|could\s|would\s|might\s|never\s|it\s|them\s|oil\s|herb\s|herbs\s)burn|'.
+        'burn\s+(?:salve|ointment|balm|cream|oil|care|relief|remedy)|'.
+        '(?<!it\s|oil\s|herb\s|which\s|that\s|heat\s|flame\s|steam\s|never\s)burns|broken\s+skin|'.
         '(?:for|on)\s+(?:an?\s+|the\s+|my\s+)?(?:cuts?|grazes?))\b';
 
     private const WITH_CHILD =

@@ -18,14 +18,17 @@ final class HerbNames
     /** Names that are as often something else: a nut, a fruit, the drink. */
     private const ALSO_OTHERS = ['rose', 'lemon', 'lime', 'orange', 'walnut', 'castor', 'tea', 'mustard', 'celery', 'pine', 'sage'];
 
-    /** @var list<array{string, Herb}>|null the longest first, in small letters */
+    /** @var list<array{string, Herb|string}>|null the longest first, in small letters; of another plant with such a name, what it is called */
     private ?array $names = null;
 
     private ?string $balms = null;
 
     public function __construct(private readonly Cupboard $cupboard) {}
 
-    /** @return array{herb: Herb, by: string, text: string}|null the name that stands in the text, and the text, in small letters */
+    /**
+     * @return array{herb: Herb|string, by: string, text: string}|null the name that stands in the text, and the text, in small
+     *     letters; of another plant than the tables have, what it is called
+     */
     public function in(string $text): ?array
     {
         $plain = self::plain(Names::withoutPoints($text));
@@ -53,7 +56,7 @@ final class HerbNames
         return $this->balms;
     }
 
-    /** @return list<array{string, Herb}> */
+    /** @return list<array{string, Herb|string}> */
     private function all(): array
     {
         $names = [];
@@ -70,6 +73,10 @@ final class HerbNames
             foreach ($its as $name) {
                 $name === '' || ($names[] = [$name, $herb]);
             }
+        }
+        // A house that has entered such a plant as its own knows it.
+        foreach ($this->cupboard->namesakes() as $name) {
+            $names[] = [self::plain($name), $name];
         }
         usort($names, fn (array $a, array $b) => mb_strlen($b[0]) <=> mb_strlen($a[0]));
 

@@ -107,7 +107,8 @@ final class PastedRecipe
                 $i === 0 &&
                 ! $this->recipe->isHeading($line) &&
                 $this->recipe->isName($line) &&
-                $this->words->count($line) === null &&
+                // "A lovely oil for hands" counts nothing.
+                ($this->words->count($line) === null || $this->isOneOil($line)) &&
                 // "Comfrey flower oil" is no flower that is counted.
                 (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm)$/iu', $line) === 1)
             ) {
@@ -174,7 +175,7 @@ final class PastedRecipe
                 $this->say($line, 'oil', $says, $guess);
             } elseif ($amount->kind === Kind::Time) {
                 $this->step($line);
-            } elseif (preg_match('/\bwater\b/i', $rest) === 1) {
+            } elseif ($this->words->isWater($rest)) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);
             } elseif (preg_match(OilLine::POURED, $typed) === 1 && $this->words->knownHerb($rest) === null) {
                 $this->say(
@@ -255,6 +256,14 @@ final class PastedRecipe
                 $purpose !== null,
             );
         }
+    }
+
+    /** Whether a line says "an oil", as a name does: so much of it is none. */
+    private function isOneOil(string $line): bool
+    {
+        return preg_match('/^an?\s.*\boil\b/iu', $line) === 1 &&
+            $this->words->parts($line) === null &&
+            $this->words->amount($line)[0] === null;
     }
 
     /** Whether what stands behind a number is a plant that is counted, and not a step or an oil. */

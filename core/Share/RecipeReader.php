@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Kettle\Share;
 
 use Kettle\Infusion\Methods;
-use Kettle\Material\Cupboard;
 use Kettle\Recipe\Kitchen;
 
 /** Reads a recipe however it comes: our own JSON, schema.org JSON-LD, or plain lines. */
@@ -13,7 +12,7 @@ final readonly class RecipeReader
 {
     private const MOST = 20_000;
 
-    public function __construct(private Cupboard $cupboard, private Methods $methods) {}
+    public function __construct(private Methods $methods) {}
 
     /** @throws RecipeException */
     public function read(string $text, Kitchen $kitchen): ReadRecipe
@@ -28,7 +27,7 @@ final readonly class RecipeReader
         if (mb_strlen($text) > self::MOST) {
             throw RecipeException::tooLong();
         }
-        $lines = new PastedRecipe($this->cupboard, $this->methods, $kitchen);
+        $lines = new PastedRecipe($kitchen->cupboard(), $this->methods, $kitchen);
         if (preg_match('/^\s*[{\[]/', $text) !== 1) {
             return $lines->read($text);
         }

@@ -309,7 +309,7 @@ final readonly class RecipeWords
 
     /**
      * A herb of the tables that a text names. Where it is another part of the plant, it is none, but for a plant that is to be
-     * heeded whole.
+     * heeded whole; where it is another plant with such a name, it is none.
      *
      * @return array{id: string, name: string, other: ?string}|null what other part was written, if it stands for it
      */
@@ -317,33 +317,43 @@ final readonly class RecipeWords
     {
         $best = $this->nearestHerb($text);
 
-        return $best === null || ($best['other'] !== null && ! PlantPart::isHeededWhole($this->cupboard->herb($best['id']))) ? null : $best;
+        if ($best === null || $best['id'] === '') {
+            return null;
+        }
+
+        return $best['other'] !== null && ! PlantPart::isHeededWhole($this->cupboard->herb($best['id'])) ? null : $best;
     }
 
-    /** "nettle root", where it is nettle leaf that is known; null where the text names no other part of what is known. */
+    /** "nettle root" where it is nettle leaf that is known, "dead nettle"; null where the text names nothing beside what is known. */
     public function otherPart(string $text): ?string
     {
         return $this->nearestHerb($text)['other'] ?? null;
     }
 
-    /** Whether a herb is named, of the tables or another part of a plant that is in them. */
+    /** Whether a herb is named, of the tables or what goes by a name beside theirs. */
     public function namesHerb(string $text): bool
     {
         return $this->nearestHerb($text) !== null;
     }
 
-    /** @return array{id: string, name: string, other: ?string}|null */
+    /** Whether it is water that is spoken of, and no plant that has it in its name: water mint, water hemlock. */
+    public function isWater(string $text): bool
+    {
+        return preg_match('/\bwater\b/iu', $text) === 1 && preg_match('/\bwater\b/u', $this->herbs->in($text)['by'] ?? '') !== 1;
+    }
+
+    /** @return array{id: string, name: string, other: ?string}|null id empty where it is a plant that no table has */
     private function nearestHerb(string $text): ?array
     {
         $found = $this->herbs->in($text);
+        if ($found === null) {
+            return null;
+        }
+        $herb = $found['herb'];
 
-        return $found === null
-            ? null
-            : [
-                'id' => $found['herb']->id,
-                'name' => $found['herb']->name,
-                'other' => PlantPart::other($found['herb'], $found['text'], $found['by']),
-            ];
+        return is_string($herb)
+            ? ['id' => '', 'name' => $herb, 'other' => $herb]
+            : ['id' => $herb->id, 'name' => $herb->name, 'other' => PlantPart::other($herb, $found['text'], $found['by'])];
     }
 
     public function isMethod(string $line): bool

@@ -18,7 +18,7 @@ final readonly class SaidDay
         ')?(?:'.
         self::IN_WORDS.
         '|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|'.
-        '(?:christmas|xmas)(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
+        '(?:christmas|xmas)(?!\s+roses?\b)(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
         self::AGO.
         '|(?:(?:last|this|on|next)\s+)?'.
         self::WEEKDAY.

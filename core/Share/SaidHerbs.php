@@ -140,7 +140,7 @@ final class SaidHerbs
         if ($other !== null && ! isset($this->seen[$other])) {
             $this->seen[$other] = count($this->herbs);
             $this->herbs[] =
-                ['name' => $other, 'form' => $this->words->form($other) ?? 'thin-leaf'] +
+                ['name' => $other, 'form' => $this->words->form($other) ?? ($this->words->form($rest) ?? 'thin-leaf')] +
                 self::details(['state' => $this->words->state($rest) ?? $this->state] + $much);
             $this->guesses[] = PlantPart::notListed($other).'.';
             $this->leave(LeftOver::of($rest, [$other]));

@@ -167,6 +167,14 @@ it('sends ears, eyes and wounds to somebody qualified', function (string $text, 
 })->with([
     ["Mullein ear oil\n20 g dried mullein flowers\n100 ml olive oil", true],
     ["Mullein oil\n20 g dried mullein flowers\n100 ml olive oil\nstir for a year", false],
+    ["St John's wort oil for burns\n20 g dried st john's wort\n100 ml olive oil", true],
+    ["Calendula oil\n20 g dried calendula\n100 ml olive oil\nGood on a minor burn, on cuts and on burns.", true],
+    ["St John's wort oil burn salve\n20 g dried st john's wort\n100 ml olive oil", true],
+    ["Calendula oil\n20 g dried calendula\n100 ml olive oil\nKeep it low and do not let it burn: an oil that burns is spoiled.", false],
+    [
+        "Calendula oil\n20 g dried calendula\n100 ml olive oil\nStir so that the herb doesn’t burn. Never let the oil burn, or it will burn.",
+        false,
+    ],
 ]);
 
 // As recipes are printed; common practice, no source.
