@@ -18,7 +18,7 @@ final class HerbNames
     /** Names that are as often something else: a nut, a fruit, the drink. */
     private const ALSO_OTHERS = ['rose', 'lemon', 'lime', 'orange', 'walnut', 'castor', 'tea', 'mustard', 'celery', 'pine', 'sage'];
 
-    /** @var list<array{string, Herb|string}>|null the longest first, in small letters; of another plant with such a name, what it is called */
+    /** @var list<array{string, Herb|string}>|null the longest first, in small letters; of another such plant, what it is called */
     private ?array $names = null;
 
     private ?string $balms = null;

@@ -171,10 +171,7 @@ it('sends ears, eyes and wounds to somebody qualified', function (string $text, 
     ["Calendula oil\n20 g dried calendula\n100 ml olive oil\nGood on a minor burn, on cuts and on burns.", true],
     ["St John's wort oil burn salve\n20 g dried st john's wort\n100 ml olive oil", true],
     ["Calendula oil\n20 g dried calendula\n100 ml olive oil\nKeep it low and do not let it burn: an oil that burns is spoiled.", false],
-    [
-        "Calendula oil\n20 g dried calendula\n100 ml olive oil\nStir so that the herb doesn’t burn. Never let the oil burn, or it will burn.",
-        false,
-    ],
+    ["Calendula oil\n20 g dried calendula\n100 ml olive oil\nThe herb doesn’t burn. Never let the oil burn, or it will burn.", false],
 ]);
 
 // As recipes are printed; common practice, no source.
