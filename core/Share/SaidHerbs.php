@@ -13,11 +13,8 @@ final class SaidHerbs
     /** @var list<array<string, string>> as a wish has them */
     public array $herbs = [];
 
-    /** @var list<array<string, string>> as a wish has them */
+    /** @var list<array{oil: array<string, string>, typed: string}> as a wish has them, and how much of each */
     public array $oils = [];
-
-    /** How much of the oils there is. */
-    public ?string $amount = null;
 
     /** An amount that stands by itself, and can be of the oil only. */
     public ?string $loose = null;
@@ -70,14 +67,12 @@ final class SaidHerbs
         } elseif ($lies !== null) {
             $this->unread[] = $lies;
         }
-        // Of several oils it is of all, where each is a part of it.
-        if (count($this->oils) > 1 && count(array_column($this->oils, 'parts')) < count($this->oils)) {
-            $this->amount = null;
-        }
     }
 
     private function piece(string $piece): void
     {
+        // "Infuse 60 g" is 60 g.
+        $piece = preg_replace('/^\s*(?:infuse|steep|soak|macerate)\s+(?=\d)/iu', '', $piece) ?? $piece;
         [$typed, $rest, $behind] = $this->pieces->measured($piece);
         [$typed, $rest] = $typed === '' ? $this->pieces->counted($rest) ?? ['', $rest] : [$typed, $rest];
         [$parts, $rest] = SaidPieces::parts($rest);
@@ -98,8 +93,7 @@ final class SaidHerbs
         if ($none !== null) {
             $this->guesses[] = $none;
         } elseif ($oil !== null) {
-            $this->oils[] = ['id' => $oil] + self::details(['parts' => $parts]);
-            $this->amount ??= $typed === '' ? null : $typed;
+            $this->oils[] = ['oil' => ['id' => $oil] + self::details(['parts' => $parts]), 'typed' => $typed];
         } elseif ($known === null) {
             $this->unknown($piece, $rest, ['amount' => $typed, 'parts' => $parts]);
         } elseif (isset($this->seen[$known['id']])) {

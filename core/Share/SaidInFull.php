@@ -53,7 +53,10 @@ final class SaidInFull
         }
         $text = $this->each('/[\s-]+infused\s+([\p{L}-]+(?:\s+[\p{L}-]+)?\s+oil)\b/iu', $text, $this->inOil(...));
         $text = $this->each(
-            '/\s+(?:and\s+|then\s+)?(?:cover|top|fill)(?:p?ed)?(?:\s+(?:it|them))?(?:\s+up)?\s+with\s+((?:'.self::NAME.'\s*){1,3})/iu',
+            '/\s+(?:(?:and\s+|then\s+)?(?:cover|top|fill)(?:p?ed)?(?:\s+(?:it|them))?(?:\s+up)?\s+with|under|beneath)\s+'.
+                '((?:'.
+                self::NAME.
+                '\s*){1,3})/iu',
             $text,
             $this->inOil(...),
         );

@@ -39,7 +39,8 @@ final readonly class SaidOils
     /**
      * The oils, taken out of what is left.
      *
-     * @return array{oils: list<array<string, string>>, amount: ?string, unread: list<string>, guesses: list<string>}
+     * @return array{oils: list<array{oil: array<string, string>, typed: string}>, amount: ?string, unread: list<string>,
+     *     guesses: list<string>} each as a wish has it, and how much of it; an amount that is of none of them
      */
     public function in(Remainder $left): array
     {
@@ -51,7 +52,6 @@ final readonly class SaidOils
         );
         foreach ($this->pieces->each($m[1] ?? '') as $piece) {
             [$typed, $rest] = $this->pieces->measured($piece);
-            $amount ??= $typed === '' ? null : $typed;
             [$parts, $rest] = SaidPieces::parts($rest);
             $none = $this->noOil($rest);
             if ($none !== null) {
@@ -63,6 +63,8 @@ final readonly class SaidOils
             $rest = trim(preg_replace(self::BEFORE_AN_OIL, '', $rest) ?? $rest);
             $found = $this->oil($rest);
             if ($rest === '') {
+                $amount ??= $typed === '' ? null : $typed;
+
                 continue;
             }
             // "In the airing cupboard" is where it stands.
@@ -77,9 +79,8 @@ final readonly class SaidOils
                     ? ''
                     : LeftOver::of($rest, [$carrier->name, $carrier->names->inci, ...$carrier->names->also, ...self::OF_OILS]);
             $over === '' || ($unread[] = $over);
-            $oils[] =
-                ($found === null || $found['id'] === '' ? ['name' => mb_substr($rest, 0, 60)] : ['id' => $found['id']]) +
-                ($parts === null ? [] : ['parts' => $parts]);
+            $oil = $found === null || $found['id'] === '' ? ['name' => mb_substr($rest, 0, 60)] : ['id' => $found['id']];
+            $oils[] = ['oil' => $oil + ($parts === null ? [] : ['parts' => $parts]), 'typed' => $typed];
         }
 
         return ['oils' => $oils, 'amount' => $amount, 'unread' => $unread, 'guesses' => $guesses];

@@ -93,21 +93,23 @@ final class WishSentence
         $herbs = new SaidHerbs($this->cupboard, $this->words, $this->pieces, $this->oils, $oils['oils'] !== []);
         $herbs->read($this->left);
         // "... and a cup of olive oil": with no oil in which, one that is named stands for it.
-        $oils['oils'] = $oils['oils'] ?: $herbs->oils;
-        $oils['amount'] ??= $herbs->amount;
-        if ($herbs->herbs === [] && $oils['oils'] === []) {
+        $poured = (new OilsPoured($this->cupboard, $this->words))->together($oils['oils'] ?: $herbs->oils);
+        if ($herbs->herbs === [] && $poured['oils'] === []) {
             throw RecipeException::nothingFound();
         }
-        $wish = ['herbs' => $herbs->herbs, 'oils' => $oils['oils'] ?: [['name' => 'oil']]] + $wish;
-        if ($oils['amount'] !== null && ! isset($wish['finished'])) {
-            $wish['oil_amount'] = $oils['amount'];
+        $wish = ['herbs' => $herbs->herbs, 'oils' => $poured['oils'] ?: [['name' => 'oil']]] + $wish;
+        $amount = $oils['amount'] ?? $poured['amount'];
+        if ($amount !== null && ! isset($wish['finished'])) {
+            $wish['oil_amount'] = $amount;
+        } elseif ($amount !== null) {
+            $herbs->unread[] = $amount;
         } elseif ($herbs->loose !== null && ! isset($wish['finished'])) {
             $wish['oil_amount'] = $herbs->loose;
             $guesses[] = sprintf('“%s” is taken as how much oil there is.', $herbs->loose);
         } elseif ($herbs->loose !== null) {
             $herbs->unread[] = $herbs->loose;
         }
-        $guesses = [...$guesses, ...$herbs->guesses, ...$oils['guesses']];
+        $guesses = [...$guesses, ...$herbs->guesses, ...$oils['guesses'], ...$poured['guesses']];
         if ($herbs->herbs === []) {
             $guesses[] = 'Which herb is not understood. Write it otherwise, or choose it in the sentence.';
             $wish['herbs'] = [['name' => 'herb']];
@@ -117,7 +119,7 @@ final class WishSentence
             ['herbs' => $wish['herbs'], 'guesses' => $states] = $this->asTheyWent($wish['herbs']);
             $guesses = [...$guesses, ...$states];
         }
-        $unread = array_slice([...$herbs->unread, ...$oils['unread']], 0, self::MOST_UNREAD);
+        $unread = array_slice([...$herbs->unread, ...$oils['unread'], ...$poured['unread']], 0, self::MOST_UNREAD);
 
         return [
             'wish' => $wish,
@@ -292,7 +294,7 @@ final class WishSentence
     private function purpose(): array
     {
         $m = $this->left->take(
-            '(?:for|to)\s+(?:a|an|the|my|our|some)?\s*(?:firm\s+|soft\s+|dry\s+|itchy\s+)?((?:salves?|balms?|ointments?|hair|scalp|'.
+            '(?:for|to)\s+(?:a|an|the|my|our|some)?\s*(?:(?:firm|soft|dry|itchy|sore|tired|aching|stiff)\s+)?((?:salves?|balms?|ointments?|hair|scalp|'.
                 'beard|face|facial|skin|body|massage|muscles?|perfumes?|eat|cook\s+with|'.
                 RecipeWords::KITCHEN.
                 ')(?:\s+oil)?)',
