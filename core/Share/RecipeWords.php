@@ -49,11 +49,11 @@ final readonly class RecipeWords
     public const METHODS = [
         'slow-cooker' => '/\bslow[\s-]*cook/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
-        'solar' => '/\b(sun|sunny|solar|window\s*sill)\b/i',
+        'solar' => '/\b(sun(?![\s-]*dried)|sunny|solar|window\s*sill)\b/i',
         'incubator' => '/\byogh?urt(?:\s*maker)?/i',
         'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
         'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
-        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|without\s+(?:any\s+)?heat|unheated)\b/i',
+        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|(?:do\s+not|don[’\']t)\s+(?:heat|warm)|without\s+(?:any\s+)?heat|unheated)\b/i',
     ];
 
     /** Oil is held at 30 to 75 °C; 101 to 200 is no degree Celsius that it is held at: common practice, no source. */

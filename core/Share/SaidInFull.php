@@ -19,9 +19,15 @@ final class SaidInFull
     public function of(string $text): string
     {
         $this->told = [];
+        $of = '(?:for|with|to)\s+(?=\d)';
+        $asked = "(?:(?:do|will|would|should)\\s+(?:i|we)\\s+(?:need|want|use|take)\\b(?:\\s+{$of})?|{$of}|(?=(?:for|with|to|at)\\b))";
+        $text = $this->each("/\\bhow\\s+(?:much|many)\\s+([^.?!;,]*?)\\s*\\b{$asked}/iu", $text, $this->askedFor(...));
         $short = [
             // What is in brackets is a piece of its own, and so is what a stroke parts.
             '/[()]|(?<=\s)\/(?=\s)/u' => ' ; ',
+            // What there is.
+            '/^\s*(?:i|we)(?:\s+have|[’\']ve)(?:\s+got)?\s+(?=\d|an?\b|some\b|about\b)/iu' => '',
+            '/\bsun[\s-]+dried\b/iu' => 'dried',
             '/\b(?:in\s+)?(?:anything|any(?:\s+oil)?)\s+(?:but|except)\s+/iu' => '; not ',
             '/(?<=\S)\s+(?:using|use)\s+(?:all\s+(?:of\s+)?)?(?:my\s+|our\s+|the\s+)?/iu' => ' with ',
             // How the herb was dried is no time in the oil.
@@ -41,7 +47,7 @@ final class SaidInFull
             // "1 oz arnica: 5 oz oil".
             '/(?<=\p{L})\s*:\s*(?=\d[\d.\/]*\s*(?:ml|cl|dl|l|kg|g|oz|cups?|parts?)\b)/iu' => ', ',
             // Of several alike, each is one part anyhow.
-            '/\bequal\s+(?:parts|amounts)\s+(?:of\s+)?/iu' => '',
+            '/\bequal\s+(?:parts|amounts)\s+(?:of\s+)?|\bhalf[\s-]+and[\s-]+half\b/iu' => '',
             '/(?:\band\s+|\bthen\s+)?\b(?:leave|let)(?:\s+(?:it|them))?'.
             '(?:\s+(?:to\s+)?(?:stand|sit|steep|infuse))?(?=\s+(?:\d|in|on|for)\b)/iu' => ';',
             '/(^|[;,.]|\band\b|\bthen\b)\s*(?:(?:put(?!\s+up\b)|take|use|using|add|weigh(?:\s+out)?|mix)\s+(?=\p{L}|\d)|'.
@@ -74,6 +80,16 @@ final class SaidInFull
     private function inOil(array $m): string
     {
         return $this->oils->isOil($m[1]) ? ' in '.$m[1] : $m[0];
+    }
+
+    /** @param  array<string>  $m what it is asked how much is wanted of: that is reckoned, and it is what was named */
+    private function askedFor(array $m): string
+    {
+        return match (true) {
+            preg_match('/^(?:of\s+)?(?:the\s+|an?\s+)?oils?$|^$/iu', $m[1]) === 1 => '; ',
+            $this->oils->isOil($m[1]) => " in {$m[1]}; ",
+            default => "; {$m[1]}; ",
+        };
     }
 
     /** "Half olive, half castor", "70% olive 30% castor", "olive and castor 1:1": an oil of two, and how much of each. */

@@ -11,6 +11,8 @@ use Kettle\Measure\Kind;
 /** The pieces of a wish, each of one thing, and how much of it there is. */
 final readonly class SaidPieces
 {
+    private const AMOUNT = '\d[\d.\/]*\s*(?:kg|g|grams?|ml|cl|dl|l|litres?|liters?|oz|ounces?|lbs?|cups?|tbsp|tsp)\b';
+
     private Counts $counts;
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words)
@@ -33,16 +35,34 @@ final readonly class SaidPieces
      */
     public function each(string $text): array
     {
-        $amount = '\d[\d.\/]*\s*(?:kg|g|grams?|ml|cl|dl|l|litres?|liters?|oz|ounces?|lbs?|cups?|tbsp|tsp)';
+        $amount = self::AMOUNT;
         $several = "/^\\D*\\p{L}\\S*\\s+{$amount}\\s+\\p{L}.*\\s{$amount}$/iu";
         $each = array_map(
             fn (string $piece) => preg_match($several, trim($piece)) === 1
                 ? explode(';', preg_replace("/({$amount})\\s+(?=\\p{L})/iu", '$1;', trim($piece)) ?? $piece)
-                : [$piece],
+                : self::eachBefore(trim($piece)),
             self::apart($text),
         );
 
         return array_merge([], ...$each);
+    }
+
+    /**
+     * "50 g comfrey 25 g plantain" is two as well; "1 cup 2 tbsp calendula" is one.
+     *
+     * @return list<string>
+     */
+    private static function eachBefore(string $piece): array
+    {
+        $amount = '(?:'.self::AMOUNT.'|\d{1,3}\s+parts?)';
+        if (preg_match("/^{$amount}\\s+\\p{L}/iu", $piece) !== 1) {
+            return [$piece];
+        }
+        $named = "{$amount}\\s+(?:(?!{$amount})\\S)*\\p{L}{3}(?:(?!\\s{$amount}\\b).)*";
+
+        return preg_match_all("/{$named}/iu", $piece, $all) > 1 && implode(' ', array_map(trim(...), $all[0])) === $piece
+            ? array_map(trim(...), $all[0])
+            : [$piece];
     }
 
     /**

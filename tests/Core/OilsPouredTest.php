@@ -65,6 +65,18 @@ it('says what it took an amount for, or makes nothing of it', function (string $
     'of none that is named' => ['calendula in 500 ml', '500 ml', [], []],
 ]);
 
+it('takes no herb that was dried in the sun for one that stands in it', function (string $text, bool $solar) {
+    $read = Support::sentence($text);
+    expect(($read['wish']['method'] ?? null) === 'solar')
+        ->toBe($solar)
+        ->and($read['unread'])
+        ->toBe([]);
+})->with([
+    ['sun dried tomatoes in olive', false],
+    ['sun-dried calendula in olive', false],
+    ['sun-dried calendula in olive in the sun', true],
+]);
+
 it('loses no amount behind a word for doing it, and knows what stands over the herb', function (string $text, array $wish) {
     $read = Support::sentence($text);
     expect([...$read['wish'], ...$wish])
@@ -81,6 +93,46 @@ it('loses no amount behind a word for doing it, and knows what stands over the h
             ],
             'oil_amount' => '1L',
         ],
+    ],
+    // Nothing parts them but the next amount.
+    [
+        '50g comfrey 25g plantain 25g calendula 1L olive',
+        [
+            'herbs' => [
+                ['id' => 'comfrey-leaf', 'amount' => '50g'],
+                ['id' => 'plantain-leaf', 'amount' => '25g'],
+                ['id' => 'calendula', 'amount' => '25g'],
+            ],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1L',
+        ],
+    ],
+    [
+        'one cup calendula one cup yarrow two cups plantain in olive',
+        [
+            'herbs' => [
+                ['id' => 'calendula', 'amount' => '1 cup'],
+                ['id' => 'yarrow', 'amount' => '1 cup'],
+                ['id' => 'plantain-leaf', 'amount' => '2 cups'],
+            ],
+        ],
+    ],
+    ['1 cup 2 tbsp calendula in olive', ['herbs' => [['id' => 'calendula', 'amount' => '1 cup 2 tbsp']]]],
+    ['calendula in olive and jojoba, half and half', ['oils' => [['id' => 'olive'], ['id' => 'jojoba']]]],
+    ['calendula in olive, don’t heat it', ['method' => 'cold']],
+    // What was asked for is named, and reckoned.
+    [
+        'I have 80 g of dried lavender. How much oil do I need at 1:5?',
+        ['herbs' => [['id' => 'lavender', 'state' => 'dried', 'amount' => '80 g']], 'ratio' => '1:5'],
+    ],
+    [
+        'we’ve got a cup of rose petals, how much jojoba should we use for 1:8',
+        ['herbs' => [['id' => 'rose-petal', 'amount' => '1 cup']], 'oils' => [['id' => 'jojoba']], 'ratio' => '1:8'],
+    ],
+    ['how much olive oil for 50 g calendula', ['herbs' => [['id' => 'calendula', 'amount' => '50 g']], 'oils' => [['id' => 'olive']]]],
+    [
+        'how much calendula do I need for 500 ml of olive at 1:5',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '500 ml', 'ratio' => '1:5'],
     ],
     ['dried st johns wort under jojoba', ['oils' => [['id' => 'jojoba']]]],
     ['chilli oil for sore muscles', ['purpose' => 'massage']],

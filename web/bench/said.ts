@@ -28,7 +28,9 @@ export function saidSentence(
   fields: string[],
 ): { pieces: Piece[]; wrong: Set<string> } {
   const named = (list: { id: string; name: string }[], id: unknown) =>
-    list.find((each) => each.id === id)?.name ?? (typeof id === 'string' && id !== '' ? id : undefined)
+    // What is not offered, such as a plant that kills, is told by what it was asked by.
+    list.find((each) => each.id === id)?.name ??
+    (typeof id === 'string' && id !== '' ? id.replaceAll('-', ' ') : undefined)
   const herbs = herbsOf(wish)
   const first = herbs[0]
   const method = materials.methods.find((each) => each.id === (wish.method ?? 'cold'))
