@@ -274,7 +274,7 @@ final class WishSentence
             return ['ratio' => "{$m[1]}:{$m[2]} v/v"];
         }
         $m = $this->left->take(
-            '(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
+            '(?:at\s+(?:a\s+ratio\s+of\s+)?)?(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
                 '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:h|hours?|days?|weeks?|months?|min))',
         );
 
