@@ -17,9 +17,23 @@ use Kettle\Vessel\Jar;
 final readonly class ByJar
 {
     /** Share of the jar's height, by the word people use. */
-    public const FILLS = ['quarter' => 0.25, 'half' => 0.5, 'three-quarters' => 0.75, 'full' => 1.0];
+    public const FILLS = [
+        'quarter' => 0.25,
+        'third' => 1 / 3,
+        'half' => 0.5,
+        'two-thirds' => 2 / 3,
+        'three-quarters' => 0.75,
+        'full' => 1.0,
+    ];
 
-    public const SAID = ['quarter' => 'a quarter full', 'half' => 'half full', 'three-quarters' => 'three quarters full', 'full' => 'full'];
+    public const SAID = [
+        'quarter' => 'a quarter full',
+        'third' => 'a third full',
+        'half' => 'half full',
+        'two-thirds' => 'two thirds full',
+        'three-quarters' => 'three quarters full',
+        'full' => 'full',
+    ];
 
     /** The oil is poured to the brim, and no air is left. */
     public const BRIM = 'brim';

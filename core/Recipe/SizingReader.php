@@ -98,14 +98,17 @@ final readonly class SizingReader
         if (! is_array($byJar)) {
             return $byJar === null || $byJar === ''
                 ? null
-                : throw new JarException('unreadable', 'Say how full the jar is: a quarter, half, three quarters or full.');
+                : throw new JarException(
+                    'unreadable',
+                    'Say how full the jar is: a quarter, a third, half, two thirds, three quarters or full.',
+                );
         }
         $fill = Fields::text($byJar, 'fill');
         if ($fill === null) {
             return null;
         }
         if (! isset(ByJar::FILLS[$fill])) {
-            throw new JarException('unknown', 'A jar is a quarter, half, three quarters or full.', 'by_jar.fill');
+            throw new JarException('unknown', 'A jar is a quarter, a third, half, two thirds, three quarters or full.', 'by_jar.fill');
         }
         $how = Fields::text($byJar, 'lying');
         $lying =

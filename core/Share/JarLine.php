@@ -26,7 +26,15 @@ final readonly class JarLine
         }
         $jar = $this->amount->jar($left);
         $oil = $herb = null;
-        foreach (preg_split('/\s*[;,]\s*/u', trim($left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+        foreach (
+            preg_split(
+                '/\s*(?:[;,]|\bwith\b|\b(?:and|then)\s+(?=(?:cover|top|fill|pour|add)\b))\s*/iu',
+                trim($left->text),
+                -1,
+                PREG_SPLIT_NO_EMPTY,
+            ) ?:
+            [] as $piece
+        ) {
             $named = $this->words->oil($piece);
             $oil ??= $named === null || $named['id'] === '' || in_array($named['id'], $there, true) ? null : $named;
             $herb ??= $named === null && $this->words->namesHerb($piece) ? $piece : null;

@@ -125,6 +125,7 @@ final class PastedRecipe
                 continue;
             }
             $this->recipe->isHeading($line) ? $this->say($line, 'step', 'A heading.', false) : $this->line($line);
+            $this->wayBeside($line);
             // As it was written, and not with its amount put first.
             $last = array_pop($this->lines);
             $last === null || ($this->lines[] = $this->recipe->asWritten($last, $line));
@@ -150,6 +151,22 @@ final class PastedRecipe
         $notes = $wish->looseEnds($text);
 
         return new ReadRecipe($name, '', $wish->wish($notes), $this->lines, $notes);
+    }
+
+    /** "1 L olive oil, slow cooker 6 hours": what is done stands beside what it is done with. */
+    private function wayBeside(string $line): void
+    {
+        $last = array_key_last($this->lines);
+        if ($last === null || ! in_array($this->lines[$last]['as'], ['herb', 'oil'], true)) {
+            return;
+        }
+        $ways = array_diff($this->words->methods($line), ['cold']);
+        if ($ways !== [] && ($this->method === null || $this->method->id === 'cold')) {
+            $this->method = $this->methods->method(reset($ways));
+            $this->methodSaid = true;
+            $this->lines[$last]['says'] .= sprintf(' Taken as: %s.', $this->method->name);
+            $this->lines[$last]['guess'] = true;
+        }
     }
 
     private function line(string $line): void
@@ -291,7 +308,7 @@ final class PastedRecipe
             $this->unmeasured($oil);
         }
         if (isset($herb[0])) {
-            $this->herbs[] = $herb[0];
+            $this->put($herb[0]);
         }
         $said = array_filter([
             $herb === null ? '' : $herb[1].', '.($herb[0]['state'] ?? ''),
@@ -309,7 +326,8 @@ final class PastedRecipe
     /** "2 parts olive oil": how much of it is left open, and its part of the whole is not. */
     private function takeParts(string $line, float $parts, string $rest): void
     {
-        $oil = $this->words->oil($rest);
+        // "1 part castor" is of the oil, of which no plant is taken.
+        $oil = $this->words->oil($rest) ?? ($this->words->knownHerb($rest) === null ? $this->oilLine->poured('', $rest) : null);
         if ($oil !== null) {
             $this->unmeasured($oil);
             $this->oilParts[$oil['name']] = ($this->oilParts[$oil['name']] ?? 0.0) + $parts;
@@ -319,7 +337,9 @@ final class PastedRecipe
                 self::inParts($parts),
                 $oil['id'] === '' ? ' '.OilLine::ask($oil['name']) : '',
             );
-            $this->say($line, 'oil', $says, $oil['id'] === '');
+            $over = preg_match('/\([^)]*\d[^)]*\)/u', $rest, $m) === 1 ? $m[0] : null;
+            $says .= $over === null ? '' : " Of “{$over}” nothing was made.";
+            $this->say($line, 'oil', $says, $oil['id'] === '' || $over !== null);
 
             return;
         }
@@ -364,9 +384,7 @@ final class PastedRecipe
 
             return;
         }
-        // "Fill a jar with calendula", and then how much of it.
-        $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
-        $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
+        $this->put($herb);
         $lies = Lying::in($herb['amount'] ?? '')[1]?->value;
         $this->say(
             $line,
@@ -374,6 +392,17 @@ final class PastedRecipe
             ucfirst(implode(', ', array_filter([$name, $herb['state'], $lies]))).self::guessed($guesses),
             $guesses !== [],
         );
+    }
+
+    /**
+     * "Fill a jar with calendula", and then how much of it: the same once.
+     *
+     * @param  array<string, string>  $herb
+     */
+    private function put(array $herb): void
+    {
+        $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
+        $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
     }
 
     /** @param  list<string>  $guesses */

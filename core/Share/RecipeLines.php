@@ -16,10 +16,10 @@ final readonly class RecipeLines
     /** What begins a line that tells what to do; words that begin a name as well do so only before such as "the" or "in". */
     private const STEP =
         '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*'.
-        '(?:(?:pour|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|'.
+        '(?:(?:pour|pick|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|'.
         'squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
-        'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
-        '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|pick|wilt|pack|top|line)\s+'.
+        'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|harvest|collect|spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
+        '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|wilt|pack|top|line)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
 
     /** How a measured herb lies. */
@@ -73,7 +73,7 @@ final readonly class RecipeLines
                     '(?:,?[ \t]+(?:'.
                     self::LYING.
                     '))?[ \t]*(?:\n|$))|'.
-                    '\s+(?:and|with|plus)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
+                    '\s+(?:and|with|plus|\+|&)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
                     '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
                     '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
                 "\n",
@@ -85,12 +85,10 @@ final readonly class RecipeLines
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');
-            if ($line !== '') {
-                $lines[] = $line;
-            }
+            array_push($lines, ...SaidPieces::eachBefore($line));
         }
 
-        return $lines;
+        return array_values(array_filter($lines, fn (string $line) => $line !== ''));
     }
 
     /** "Chest rub: 100 mL arnica oil, 15 g beeswax" is a name and what goes into it; "olive oil: 250 mL" is one thing. */

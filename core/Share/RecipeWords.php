@@ -94,7 +94,10 @@ final readonly class RecipeWords
                 '/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|raw|just[\s-]+picked|picked (this|today|yesterday)|green)\b/i',
                 $text,
             ) === 1 => 'fresh',
-            preg_match('/\b(dried|dry|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',
+            preg_match(
+                '/\b(dried|dry(?!\s+(?:days?|weather|mornings?|places?|skin|hair|jars?|bottles?|spoons?|cloths?|hands?)\b)|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i',
+                $text,
+            ) === 1 => 'dried',
             default => null,
         };
     }
@@ -292,7 +295,7 @@ final readonly class RecipeWords
         }
 
         return preg_match(
-            '/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|warm|warmed|hot|the|raw|'.
+            '/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|in|into|under|over|warm|warmed|hot|the|raw|'.
                 'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf|enough|'.
                 'some|any|your|use|add|pour|fresh)$/i',
             $m[1],

@@ -15,13 +15,17 @@ use Kettle\Vessel\Jar;
 /** How much a typed wish is of: in which jars, how full of herb, how far covered, or what is to come out. */
 final readonly class SaidAmount
 {
-    private const SHARE = 'quarter|half|three[\s-]quarters|[¼½¾]|1\/4|1\/2|3\/4';
+    private const SHARE = 'quarter|third|half|two[\s-]thirds|three[\s-]quarters|[¼⅓½⅔¾]|1\/4|1\/3|1\/2|2\/3|3\/4';
 
     private const SHARES = [
         '¼' => 'quarter',
         '1/4' => 'quarter',
+        '⅓' => 'third',
+        '1/3' => 'third',
         '½' => 'half',
         '1/2' => 'half',
+        '⅔' => 'two-thirds',
+        '2/3' => 'two-thirds',
         '¾' => 'three-quarters',
         '3/4' => 'three-quarters',
     ];

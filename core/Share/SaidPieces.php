@@ -52,7 +52,7 @@ final readonly class SaidPieces
      *
      * @return list<string>
      */
-    private static function eachBefore(string $piece): array
+    public static function eachBefore(string $piece): array
     {
         $amount = '(?:'.self::AMOUNT.'|\d{1,3}\s+parts?)';
         if (preg_match("/^{$amount}\\s+\\p{L}/iu", $piece) !== 1) {
@@ -60,9 +60,12 @@ final readonly class SaidPieces
         }
         $named = "{$amount}\\s+(?:(?!{$amount})\\S)*\\p{L}{3}(?:(?!\\s{$amount}\\b).)*";
 
-        return preg_match_all("/{$named}/iu", $piece, $all) > 1 && implode(' ', array_map(trim(...), $all[0])) === $piece
-            ? array_map(trim(...), $all[0])
-            : [$piece];
+        preg_match_all("/{$named}/iu", $piece, $all);
+        $each = array_map(trim(...), $all[0]);
+        // "2 oz of it to 10 oz of oil", "1 cup or 30 g" is no list.
+        $isList = preg_grep('/(?:\b(?:to|in|into|over|of|per|or|and|plus|about|for|from|by)|[&+,])$/iu', array_slice($each, 0, -1)) === [];
+
+        return count($each) > 1 && $isList && implode(' ', $each) === $piece ? $each : [$piece];
     }
 
     /**

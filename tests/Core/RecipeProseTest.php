@@ -174,6 +174,63 @@ it('sends ears, eyes and wounds to somebody qualified', function (string $text, 
     ["Calendula oil\n20 g dried calendula\n100 ml olive oil\nThe herb doesn’t burn. Never let the oil burn, or it will burn.", false],
 ]);
 
+// As people write for themselves; common practice, no source.
+it('loses nothing of what stands in one line', function (string $text, array $wish) {
+    $read = Support::pasted($text);
+    expect([...$read->wish, ...$wish])->toBe($read->wish);
+})->with([
+    'several amounts, and nothing between' => [
+        '50g comfrey 25g plantain 25g calendula 1L olive',
+        [
+            'herbs' => [
+                ['id' => 'comfrey-leaf', 'state' => 'dried', 'amount' => '50g'],
+                ['id' => 'plantain-leaf', 'state' => 'dried', 'amount' => '25g'],
+                ['id' => 'calendula', 'state' => 'dried', 'amount' => '25g'],
+            ],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '1L',
+        ],
+    ],
+    'with a plus' => [
+        "X\n50 g dried nettle leaf + 20 g dried rosemary + 10 g dried horsetail\n400 ml jojoba",
+        [
+            'herbs' => [
+                ['id' => 'nettle-leaf', 'state' => 'dried', 'amount' => '50 g'],
+                ['id' => 'rosemary', 'state' => 'dried', 'amount' => '20 g'],
+                ['id' => 'horsetail', 'state' => 'dried', 'amount' => '10 g'],
+            ],
+        ],
+    ],
+    'an oil in parts, that is a plant as well' => [
+        "X\n50 g dried nettle leaf\n1 part castor, 3 parts jojoba",
+        ['oils' => [['id' => 'castor', 'parts' => '1'], ['id' => 'jojoba', 'parts' => '3']]],
+    ],
+    'the way beside the oil' => ["X\n30 g dried comfrey leaf\n1L olive oil, slow cooker 6 hours", ['method' => 'slow-cooker']],
+    'the way behind the jar' => [
+        'Fill a jar with dried mullein, top up with olive oil, stand on a sunny windowsill 6 weeks',
+        ['herbs' => [['id' => 'mullein-flower', 'state' => 'dried']], 'oils' => [['id' => 'olive']], 'method' => 'solar'],
+    ],
+    'herb and oil in one breath' => [
+        'fill a jar two thirds with dried mullein and cover in olive oil',
+        [
+            'herbs' => [['id' => 'mullein-flower', 'state' => 'dried']],
+            'oils' => [['id' => 'olive']],
+            'by_jar' => ['fill' => 'two-thirds'],
+        ],
+    ],
+    'picked, and put into the jar' => [
+        "Dandelion oil\nPick dandelion heads on a dry day.\nFill pint jar 2/3 full with dandelions\nFill with sweet almond oil",
+        ['herbs' => [['id' => 'dandelion-flower', 'state' => 'dried']], 'by_jar' => ['fill' => 'two-thirds']],
+    ],
+]);
+
+it('marks what it did not add to what is told in parts', function () {
+    expect(Support::pasted("X\n50 g dried nettle\n1 part castor, 3 parts jojoba (400 ml in all)")->lines[3])->toMatchArray([
+        'says' => 'Jojoba, 3 parts. Of “(400 ml in all)” nothing was made.',
+        'guess' => true,
+    ]);
+});
+
 // As recipes are printed; common practice, no source.
 it('reads measures that are written short, how a herb lies, and a plant by its part', function (string $text, array $wish) {
     $read = Support::pasted($text);

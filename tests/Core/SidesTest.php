@@ -135,7 +135,7 @@ it('fills and covers as far as is said, for every fill that has room', function 
                 ->toEqualWithDelta(25.4, 1e-6);
         }
     }
-})->with([['quarter', 0.25], ['half', 0.5], ['three-quarters', 0.75], ['full', 1.0]]);
+})->with([['quarter', 0.25], ['third', 1 / 3], ['half', 0.5], ['two-thirds', 2 / 3], ['three-quarters', 0.75], ['full', 1.0]]);
 
 it('shares between jars alike what is wanted of all together', function () {
     $one = Support::plan(['jar' => '473']);

@@ -160,7 +160,9 @@ function ByJarFields({ edit }: { edit: Edit }) {
         value={way.fill ?? 'half'}
         choices={[
           { id: 'quarter', name: 'a quarter' },
+          { id: 'third', name: 'a third' },
           { id: 'half', name: 'half' },
+          { id: 'two-thirds', name: 'two thirds' },
           { id: 'three-quarters', name: 'three quarters' },
           { id: 'full', name: 'to the top', detail: 'for fresh plants' },
         ]}
