@@ -35,7 +35,8 @@ final readonly class LotLines
         LotPieces::IN_A.
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
         LotPieces::BEST_BEFORE.
-        '|opened|open|unopened|sealed|made|new|old|solid|liquid|infused)\b/iu';
+        '|opened|open|unopened|sealed|made|new|old|solid|liquid|infused|organic|smells?|smelled)\b|'.
+        '\b(?:years?|months?|weeks?|left|harvest|crop)\b/iu';
 
     private RecipeWords $words;
 
@@ -58,7 +59,30 @@ final readonly class LotLines
     {
         $lines = array_values(array_filter(array_map('trim', preg_split('/\R/u', $text) ?: []), fn (string $line) => $line !== ''));
 
-        return array_map($this->line(...), array_slice($lines, 0, self::MOST));
+        $each = array_merge([], ...array_map($this->each(...), array_slice($lines, 0, self::MOST)));
+
+        return array_map($this->line(...), array_slice($each, 0, self::MOST));
+    }
+
+    /**
+     * "Calendula 50 g and yarrow 30 g" are two lots, where each is a thing that is known with an amount of its own.
+     *
+     * @return list<string>
+     */
+    private function each(string $line): array
+    {
+        $before = SaidPieces::eachBefore($line);
+        $pieces =
+            count($before) > 1 ? $before : (preg_split('/\s*(?:[,;](?!\d)|\s[&+]\s|\band\b)\s*/iu', $line, -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        $measured = new SaidPieces($this->cupboard, $this->words);
+        foreach ($pieces as $piece) {
+            [$typed, $of] = $measured->measured($piece);
+            if ($typed === '' || ($this->material($of)[1] === null && $this->words->otherPart($of) === null)) {
+                return [$line];
+            }
+        }
+
+        return count($pieces) < 2 ? [$line] : $pieces;
     }
 
     /** @return array{line: string, lot: array<string, string>, parts: list<array{as: string, text: string, guess: bool}>} */
@@ -235,7 +259,7 @@ final readonly class LotLines
         if ($bare === '') {
             return false;
         }
-        [$kind, $id, $name] = $this->material($bare);
+        [$kind, $id, $name] = $this->material($bare, preg_match(OilLine::POURED, $typed) === 1);
         $put('kind', $kind, $bare, $id === null);
         if ($id !== null) {
             $put('material', $id, $bare, ! in_array(mb_strtolower($bare), [mb_strtolower($name), mb_strtolower($name).'s'], true));
@@ -296,8 +320,11 @@ final readonly class LotLines
         return true;
     }
 
-    /** @return array{string, ?string, string} kind of lot, id where it is known, and its name */
-    private function material(string $bare): array
+    /**
+     * @param  bool  $poured whether it is measured as what is poured: then "sunflower" is the oil
+     * @return array{string, ?string, string} kind of lot, id where it is known, and its name
+     */
+    private function material(string $bare, bool $poured = false): array
     {
         if (preg_match('/\b(?:essential oil|e\.?o\.?)\b/iu', $bare) === 1) {
             $scent = $this->cupboard->scentNamed(trim(preg_replace('/\b(?:essential oil|e\.?o\.?)\b/iu', '', $bare) ?? $bare));
@@ -310,7 +337,8 @@ final readonly class LotLines
         $wax = $this->cupboard->waxNamed(trim(preg_replace('/\b(?:pellets?|pastilles?|block|grated|bar)\b/iu', '', $bare) ?? $bare));
         $wax ??= $this->cupboard->waxNamed($this->inFull($bare));
         // By its whole name before by a word of it.
-        $carrier = $this->cupboard->carrierNamed($bare);
+        $carrier =
+            $this->cupboard->carrierNamed($bare) ?? ($poured && $herb === null ? $this->cupboard->carrierNamed("{$bare} oil") : null);
 
         return match (true) {
             $carrier !== null => ['carrier', $carrier->id, $carrier->name],

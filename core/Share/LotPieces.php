@@ -21,6 +21,9 @@ final readonly class LotPieces
 
     private const MEASURE = '\d[\d.,\/½¼¾]*\s*(?:g|kg|ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz|lbs?|pints?|gallons?)';
 
+    /** "Sunflower oil 5 L can". */
+    private const STANDS_IN_A = '/^(\p{L}.*\s'.self::MEASURE.')\s+'.self::IN_A.'$/iu';
+
     public const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
 
     /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
@@ -39,6 +42,8 @@ final readonly class LotPieces
             '(jars?|bottles?|tins?|pots?)\s+(\d[\d.]*\s*(?:ml|fl\.?\s*oz|oz))(?:\s*[,x×]\s*(\d{1,5}))?$/iu';
         $line =
             preg_replace_callback($vessels, fn (array $m) => (isset($m[3]) ? "{$m[3]} x " : '')."{$m[2]} {$m[1]}", trim($line)) ?? $line;
+        // "Pint jars 6" are six.
+        $line = preg_replace('/^(\p{L}[^,;\d]*\b(?:jars|bottles))\s+(\d{1,4})$/iu', '$2 $1', $line) ?? $line;
         // An old oil is one all the same; old man's beard is a lichen.
         $line = preg_replace('/^old\s+(?!man)([^,;(]+)/iu', '$1; old', $line) ?? $line;
         // What is in brackets stands by itself, but for what belongs to the name before it.
@@ -63,7 +68,7 @@ final readonly class LotPieces
             $piece =
                 preg_replace(
                     [
-                        '/^(\p{L}.*\s'.self::MEASURE.')\s+'.self::IN_A.'$/iu',
+                        self::STANDS_IN_A,
                         '/^('.self::MEASURE.')\s+'.self::IN_A.'\s+of\s+(?=\p{L})/iu',
                         '/^((?:\d+\s*x\s*)?'.self::MASS.')\s+'.self::IN_A.'$/iu',
                     ],
@@ -83,7 +88,8 @@ final readonly class LotPieces
             }
         }
 
-        return $parted;
+        // What was written behind it stands by itself now.
+        return array_map(fn (string $piece) => preg_replace(self::STANDS_IN_A, '$1', $piece) ?? $piece, $parted);
     }
 
     /**

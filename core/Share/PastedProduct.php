@@ -35,7 +35,7 @@ final class PastedProduct
         'roll-on' => '/\broll[\s-]*ons?\b/i',
         'scrub' => '/\bscrubs?\b/i',
         'mask' => '/\b(face\s+)?masks?\b/i',
-        'cream' => '/\b(creams?|lotions?)\b/i',
+        'cream' => '/\b(creams?|lotions?(?!\s+(?:bars?|sticks?)\b))\b/i',
         'dressing' => '/\bdressings?\b/i',
         'marinade' => '/\bmarinades?\b/i',
         'stick' => '/\b(sticks?|twist[\s-]*ups?)\b/i',

@@ -22,6 +22,9 @@ final readonly class RecipeLines
         '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|wilt|pack|top|line)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
 
+    /** "Equal parts beeswax, cocoa butter and almond oil". */
+    private const EQUAL_PARTS = '/^\s*equal\s+parts\s+(?:of\s+)?((?:dried|dry|fresh|wilted)\s+)?(\p{L}[^\n(\d]*[^\s(\d])/imu';
+
     /** How a measured herb lies. */
     private const LYING = '(?:(?:loosely|lightly|firmly|tightly|well)[ \t-]+)?(?:packed|heaped|heaping)';
 
@@ -79,6 +82,7 @@ final readonly class RecipeLines
                 "\n",
                 $text,
             ) ?? $text;
+        $text = preg_replace_callback(self::EQUAL_PARTS, self::aPartOfEach(...), $text) ?? $text;
         $text = implode("\n", array_map($this->eachBehind(...), explode("\n", $text)));
         // Of a line of prose each sentence is a line; "1 oz. of" ends none.
         $text = preg_replace('/(?<=[\p{Ll})][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
@@ -91,11 +95,19 @@ final readonly class RecipeLines
         return array_values(array_filter($lines, fn (string $line) => $line !== ''));
     }
 
+    /** @param  array<string>  $m what is before the list and of all of it, such as "dried", and the list */
+    private static function aPartOfEach(array $m): string
+    {
+        $things = preg_split('/\s*(?:,|&|\+|\band\b)\s*/iu', $m[2], -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return implode("\n", array_map(fn (string $thing) => "1 part {$m[1]}{$thing}", $things));
+    }
+
     /** "Chest rub: 100 mL arnica oil, 15 g beeswax" is a name and what goes into it; "olive oil: 250 mL" is one thing. */
     private function titled(string $text): string
     {
         $number = '(?:[\d½¼¾⅓⅔]|an?\s|half\s)';
-        $two = "(?={$number}[^\\n,;]*\\s\\p{L}{3}[^\\n,;]*[,;][ \\t]*(?:and\\s+)?{$number})";
+        $two = "(?={$number}[^\\n,;+]*\\s\\p{L}{3}[^\\n,;+]*[,;+][ \\t]*(?:and\\s+)?{$number})";
         if (preg_match("/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?)\\s*:[ \\t]*{$two}/iu", $text, $m) !== 1) {
             return $text;
         }

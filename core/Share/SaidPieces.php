@@ -54,7 +54,7 @@ final readonly class SaidPieces
      */
     public static function eachBefore(string $piece): array
     {
-        $amount = '(?:'.self::AMOUNT.'|\d{1,3}\s+parts?)';
+        $amount = '(?:'.self::AMOUNT.'|\d{1,3}\s+(?:parts?|drops?))';
         if (preg_match("/^{$amount}\\s+\\p{L}/iu", $piece) !== 1) {
             return [$piece];
         }

@@ -161,6 +161,37 @@ it('reads a lot as it is written on a lid', function (string $line, array $lot) 
     'an oil they do not have' => ['200 mL emu oil', ['kind' => 'carrier', 'called' => 'emu oil', 'amount' => '200 mL']],
 ]);
 
+// As a shelf is written down in one go; common practice, no source.
+it('takes each thing with an amount of its own for a lot', function (string $text, array $lots) {
+    $kitchen = Support::kitchen();
+    $read = (new LotLines($kitchen->cupboard(), $kitchen))->read($text);
+    expect(
+        array_map(fn (array $each) => [$each['lot']['material'] ?? ($each['lot']['called'] ?? ''), $each['lot']['amount'] ?? ''], $read),
+    )->toBe($lots);
+})->with([
+    'nothing between' => ['50g comfrey 25g plantain', [['comfrey-leaf', '50g'], ['plantain-leaf', '25g']]],
+    'an ampersand' => ['calendula 50 g & yarrow 30 g', [['calendula', '50 g'], ['yarrow', '30 g']]],
+    'commas' => ['olive oil 1 L, castor 200 ml, jojoba 50 ml', [['olive', '1 L'], ['castor', '200 ml'], ['jojoba', '50 ml']]],
+    'one that is in no list' => ['dead nettle 20 g and yarrow 20 g', [['dead nettle', '20 g'], ['yarrow', '20 g']]],
+    'an amount that is of no thing' => ['olive oil 1 L, from the 5 L can', [['olive', '1 L']]],
+    'one lot with its state' => ['260 g calendula, dried, walled garden', [['calendula', '260 g']]],
+    'so many jars behind their name' => ['pint jars 6', [['pint jar', '6']]],
+]);
+
+it('reads what an oil stands in, pours what is poured, and takes what is said of it for no place', function (string $line, array $lot) {
+    expect(lotLine($line)[0])->toEqualCanonicalizing($lot)->and(array_diff_assoc($lot, lotLine($line)[0]))->toBe([]);
+})->with([
+    ['olive oil 5L tin opened 3 Nov', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '5L', 'opened_on' => '2026-11-03']],
+    ['500 ml sunflower', ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '500 ml']],
+    ['100 ml lavender', ['kind' => 'herb', 'material' => 'lavender', 'amount' => '100 ml']],
+    [
+        'lavender buds, 100 g, organic, 2025 harvest',
+        ['kind' => 'herb', 'material' => 'lavender', 'amount' => '100 g', 'note' => 'organic; 2025 harvest'],
+    ],
+    ['old mint, about two years', ['kind' => 'herb', 'material' => 'peppermint', 'note' => 'old; about two years']],
+    ['sweet almond oil, half left of 1 litre', ['kind' => 'carrier', 'material' => 'sweet-almond', 'note' => 'half left of 1 litre']],
+]);
+
 it('says what it guessed, and drops nothing unsaid', function (string $line, array $guessed, string $note) {
     [$lot, $guesses] = lotLine($line);
     expect($guesses)

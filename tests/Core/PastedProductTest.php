@@ -23,6 +23,33 @@ it('reads a product written as plain lines', function (string $text, array $wish
             'essential_oils' => [['id' => 'lavender', 'drops' => 20.0]],
         ],
     ],
+    'nothing between, and drops' => [
+        '100 ml olive oil 15 g beeswax 10 drops lavender',
+        [
+            'product' => 'salve',
+            'oils' => [['id' => 'olive', 'amount' => '100 ml']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '15 g']],
+            'essential_oils' => [['id' => 'lavender', 'drops' => 10.0]],
+        ],
+    ],
+    'a name, and plus signs' => [
+        'Balm: 50g beeswax + 150g olive oil + 50g shea',
+        [
+            'product' => 'balm',
+            'waxes' => [['id' => 'beeswax', 'amount' => '50g']],
+            'oils' => [['id' => 'olive', 'amount' => '150g']],
+            'butters' => [['id' => 'shea', 'amount' => '50g']],
+        ],
+    ],
+    'equal parts, and a bar that is no cream' => [
+        "Lotion bar\nEqual parts of beeswax, cocoa butter and almond oil",
+        [
+            'product' => 'bar',
+            'waxes' => [['id' => 'beeswax', 'amount' => '33.3 g']],
+            'butters' => [['id' => 'cocoa-butter', 'amount' => '33.3 g']],
+            'oils' => [['id' => 'sweet-almond', 'amount' => '33.3 g']],
+        ],
+    ],
     'its name before a colon, and a measure written short' => [
         'Chest salve: 8 oz. sunflower oil, 1 oz. Beeswax, 10 drops peppermint',
         [

@@ -205,6 +205,15 @@ it('loses nothing of what stands in one line', function (string $text, array $wi
         "X\n50 g dried nettle leaf\n1 part castor, 3 parts jojoba",
         ['oils' => [['id' => 'castor', 'parts' => '1'], ['id' => 'jojoba', 'parts' => '3']]],
     ],
+    'equal parts of what is dried' => [
+        "X\nEqual parts dried rosemary and nettle\n500 ml jojoba",
+        [
+            'herbs' => [
+                ['id' => 'rosemary', 'state' => 'dried', 'parts' => '1'],
+                ['id' => 'nettle-leaf', 'state' => 'dried', 'parts' => '1'],
+            ],
+        ],
+    ],
     'the way beside the oil' => ["X\n30 g dried comfrey leaf\n1L olive oil, slow cooker 6 hours", ['method' => 'slow-cooker']],
     'the way behind the jar' => [
         'Fill a jar with dried mullein, top up with olive oil, stand on a sunny windowsill 6 weeks',
