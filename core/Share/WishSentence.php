@@ -189,7 +189,10 @@ final class WishSentence
             $m = $this->left->take($pattern);
             $said = $m[2] ?? '' ?: $m[1] ?? '';
             $read = $m === null ? null : $days->read($said, $ahead);
-            if ($read !== null) {
+            $past = $field === 'start' && $read !== null ? $this->justPast($days, $said, $read) : null;
+            if ($past !== null) {
+                $found['begun'] = $past;
+            } elseif ($read !== null) {
                 $found[$field] = $read;
             } elseif ($m !== null) {
                 $this->left->putBack($said);
@@ -200,6 +203,19 @@ final class WishSentence
         }
 
         return $found === [] && ! $asked ? $this->bareDay($days) : $found;
+    }
+
+    /** "From 10 October", said in November, is no day of the next year: when it was begun, and told. */
+    private function justPast(SaidDay $days, string $said, string $ahead): ?string
+    {
+        $past = $days->read($said, false);
+        $off = fn (string $day): int => (int) $this->kitchen->today()->diff(new \DateTimeImmutable($day))->days;
+        if ($past === null || $off($ahead) <= self::NEAR_DAYS || $off($past) > self::NEAR_DAYS) {
+            return null;
+        }
+        $this->asides[] = sprintf('“%s” is taken as when it was begun.', $said);
+
+        return $past;
     }
 
     /**

@@ -84,3 +84,17 @@ it('marks whether the herb of a jar that stands was dried, and takes the worse o
     // What is to be begun can be chosen yet.
     ['garlic in olive', null, 0],
 ]);
+
+it('takes a day just past for when it was begun, and one to come for when it is', function (string $text, array $wish, ?string $told) {
+    $read = Support::sentence($text);
+    expect(array_intersect_key($read['wish'], ['begun' => 1, 'start' => 1]))
+        ->toBe($wish)
+        ->and(in_array($told, $read['guesses'], true))
+        ->toBe($told !== null);
+})->with([
+    ['nettle in rapeseed from 10 Oct', ['begun' => '2026-10-10'], '“10 Oct” is taken as when it was begun.'],
+    ['calendula in olive, start 1 October', ['begun' => '2026-10-01'], '“1 October” is taken as when it was begun.'],
+    ['calendula in olive from 10 Dec', ['start' => '2026-12-10'], null],
+    ['calendula in olive from 3 March', ['start' => '2027-03-03'], null],
+    ['calendula in olive, begin on Saturday', ['start' => '2026-11-28'], null],
+]);
