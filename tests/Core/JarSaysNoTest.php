@@ -146,13 +146,14 @@ it('gives way in the oil when herb and oil together stand out', function () {
 it('has no room over a jar full of root, and says what there is room for', function () {
     $wish = ['herb' => ['id' => 'marshmallow-root'], 'jar' => '473', 'by_jar' => ['fill' => 'full', 'cover' => '1 in']];
     [$reason, $ways] = refusal($wish);
-    // Settled at 0.42 from 0.40 loose, a full 118 mm of root lies at 112 mm: the next fill down, 84 mm and 25.4 of cover, still passes 108.
+    // Settled at 0.42 from 0.40 loose, a full 118 mm of root lies at 112 mm: the next fill down, 84 mm and 25.4 of cover, still
+    // passes 108; two thirds, 75 mm, do not.
     expect($reason)
         ->toBe('herb_stands_out')
         ->and(array_column($ways, 'id'))
         ->toBe(['less-herb'])
         ->and($ways[0]['change']['by_jar']['fill'])
-        ->toBe('half');
+        ->toBe('two-thirds');
     $plan = Support::plan(changed($wish, $ways[0]['change']));
     expect($plan->amounts->levels->coverMm())->toEqualWithDelta(25.0, 0.5);
     [, $thin] = refusal([
