@@ -18,7 +18,8 @@ final readonly class RecipeLines
         '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*'.
         '(?:(?:pour|pick|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|'.
         'squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
-        'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|harvest|collect|spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
+        'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|harvest|collect|'.
+        'spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
         '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|wilt|pack|top|line)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
 

@@ -36,6 +36,9 @@ final readonly class RecipeWords
     /** Words that make a thing an oil or a fat. */
     private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|grease|jojoba|shea|butters?|fats?)\b/iu';
 
+    /** Of a herb: a dry day, or a dry jar, is none. */
+    private const DRY = 'dry(?!\s+(?:days?|weather|mornings?|places?|skin|hair|jars?|bottles?|spoons?|cloths?|hands?)\b)';
+
     private const PURPOSES = [
         'kitchen' => '/\b(?:'.self::KITCHEN.')\b/i',
         'salve' => '/\b(salves?|balms?|ointments?)\b/i',
@@ -53,7 +56,8 @@ final readonly class RecipeWords
         'incubator' => '/\byogh?urt(?:\s*maker)?/i',
         'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
         'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
-        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|(?:do\s+not|don[’\']t)\s+(?:heat|warm)|without\s+(?:any\s+)?heat|unheated)\b/i',
+        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|(?:do\s+not|don[’\']t)\s+(?:heat|warm)|'.
+            'without\s+(?:any\s+)?heat|unheated)\b/i',
     ];
 
     /** Oil is held at 30 to 75 °C; 101 to 200 is no degree Celsius that it is held at: common practice, no source. */
@@ -94,10 +98,7 @@ final readonly class RecipeWords
                 '/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|raw|just[\s-]+picked|picked (this|today|yesterday)|green)\b/i',
                 $text,
             ) === 1 => 'fresh',
-            preg_match(
-                '/\b(dried|dry(?!\s+(?:days?|weather|mornings?|places?|skin|hair|jars?|bottles?|spoons?|cloths?|hands?)\b)|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i',
-                $text,
-            ) === 1 => 'dried',
+            preg_match('/\b(dried|'.self::DRY.'|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',
             default => null,
         };
     }

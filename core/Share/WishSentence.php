@@ -310,8 +310,8 @@ final class WishSentence
     private function purpose(): array
     {
         $m = $this->left->take(
-            '(?:for|to)\s+(?:a|an|the|my|our|some)?\s*(?:(?:firm|soft|dry|itchy|sore|tired|aching|stiff)\s+)?((?:salves?|balms?|ointments?|hair|scalp|'.
-                'beard|face|facial|skin|body|massage|muscles?|perfumes?|eat|cook\s+with|'.
+            '(?:for|to)\s+(?:a|an|the|my|our|some)?\s*(?:(?:firm|soft|dry|itchy|sore|tired|aching|stiff)\s+)?((?:salves?|balms?|'.
+                'ointments?|hair|scalp|beard|face|facial|skin|body|massage|muscles?|perfumes?|eat|cook\s+with|'.
                 RecipeWords::KITCHEN.
                 ')(?:\s+oil)?)',
         );
