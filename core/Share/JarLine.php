@@ -7,6 +7,8 @@ namespace Kettle\Share;
 /** A line of a recipe that fills a jar: "a jar half full of dried petals", "cover with oil by an inch". */
 final readonly class JarLine
 {
+    private const APART = '/\s*(?:[;,]|\bwith\b|\b(?:and|then)\s+(?=(?:cover|top|fill|pour|add)\b))\s*/iu';
+
     public function __construct(private SaidAmount $amount, private RecipeWords $words) {}
 
     /**
@@ -26,15 +28,7 @@ final readonly class JarLine
         }
         $jar = $this->amount->jar($left);
         $oil = $herb = null;
-        foreach (
-            preg_split(
-                '/\s*(?:[;,]|\bwith\b|\b(?:and|then)\s+(?=(?:cover|top|fill|pour|add)\b))\s*/iu',
-                trim($left->text),
-                -1,
-                PREG_SPLIT_NO_EMPTY,
-            ) ?:
-            [] as $piece
-        ) {
+        foreach (preg_split(self::APART, trim($left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
             $named = $this->words->oil($piece);
             $oil ??= $named === null || $named['id'] === '' || in_array($named['id'], $there, true) ? null : $named;
             $herb ??= $named === null && $this->words->namesHerb($piece) ? $piece : null;

@@ -44,11 +44,14 @@ final readonly class LotLines
 
     private LotPieces $pieces;
 
+    private LotMaterial $material;
+
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->days = new SaidDay($kitchen->today());
         $this->pieces = new LotPieces($this->words);
+        $this->material = new LotMaterial($cupboard, $this->words);
     }
 
     /**
@@ -77,7 +80,7 @@ final readonly class LotLines
         $measured = new SaidPieces($this->cupboard, $this->words);
         foreach ($pieces as $piece) {
             [$typed, $of] = $measured->measured($piece);
-            if ($typed === '' || ($this->material($of)[1] === null && $this->words->otherPart($of) === null)) {
+            if ($typed === '' || ($this->material->of($of)[1] === null && $this->words->otherPart($of) === null)) {
                 return [$line];
             }
         }
@@ -259,7 +262,7 @@ final readonly class LotLines
         if ($bare === '') {
             return false;
         }
-        [$kind, $id, $name] = $this->material($bare, preg_match(OilLine::POURED, $typed) === 1);
+        [$kind, $id, $name] = $this->material->of($bare, preg_match(OilLine::POURED, $typed) === 1);
         $put('kind', $kind, $bare, $id === null);
         if ($id !== null) {
             $put('material', $id, $bare, ! in_array(mb_strtolower($bare), [mb_strtolower($name), mb_strtolower($name).'s'], true));
@@ -321,36 +324,6 @@ final readonly class LotLines
     }
 
     /**
-     * @param  bool  $poured whether it is measured as what is poured: then "sunflower" is the oil
-     * @return array{string, ?string, string} kind of lot, id where it is known, and its name
-     */
-    private function material(string $bare, bool $poured = false): array
-    {
-        if (preg_match('/\b(?:essential oil|e\.?o\.?)\b/iu', $bare) === 1) {
-            $scent = $this->cupboard->scentNamed(trim(preg_replace('/\b(?:essential oil|e\.?o\.?)\b/iu', '', $bare) ?? $bare));
-
-            return ['scent', $scent?->id, $scent->name ?? $bare];
-        }
-        $addition = $this->cupboard->additionNamed($bare);
-        $herb = $this->cupboard->herbNamed($bare);
-        $oil = $this->words->oil($bare);
-        $wax = $this->cupboard->waxNamed(trim(preg_replace('/\b(?:pellets?|pastilles?|block|grated|bar)\b/iu', '', $bare) ?? $bare));
-        $wax ??= $this->cupboard->waxNamed($this->inFull($bare));
-        // By its whole name before by a word of it.
-        $carrier =
-            $this->cupboard->carrierNamed($bare) ?? ($poured && $herb === null ? $this->cupboard->carrierNamed("{$bare} oil") : null);
-
-        return match (true) {
-            $carrier !== null => ['carrier', $carrier->id, $carrier->name],
-            $addition !== null => ['addition', $addition->id, $addition->name],
-            $wax !== null => ['wax', $wax->id, $wax->name],
-            $herb !== null => ['herb', $herb->id, $herb->name],
-            $oil !== null => ['carrier', $oil['id'] ?: null, $oil['name']],
-            default => $this->herb($bare),
-        };
-    }
-
-    /**
      * How much of it is left, "half left", "3/4 full": so much of what it held is there. Where nobody knows what it held it is
      * noted, and where the thing was is not.
      *
@@ -390,26 +363,6 @@ final readonly class LotLines
     private function isCounted(string $piece): bool
     {
         return $this->words->count($piece) !== null && (new Counts($this->cupboard->tables()))->isCounted($piece);
-    }
-
-    /** "Vitamin E" as the tables have it, with what stands behind the comma there. */
-    private function inFull(string $bare): string
-    {
-        foreach ($this->cupboard->waxes() as $wax) {
-            if (mb_strtolower(explode(',', $wax->name)[0]) === mb_strtolower($bare)) {
-                return $wax->name;
-            }
-        }
-
-        return $bare;
-    }
-
-    /** @return array{string, ?string, string} */
-    private function herb(string $bare): array
-    {
-        $known = $this->words->knownHerb($bare);
-
-        return ['herb', $known['id'] ?? null, $known['name'] ?? $bare];
     }
 
     private function formNamed(string $low): ?string

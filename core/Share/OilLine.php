@@ -21,12 +21,17 @@ final readonly class OilLine
     /**
      * "200 mL olive": what is poured, and is called as an oil is for short, is that oil.
      *
-     * @param  string  $typed empty where it is told in parts
      * @return array{id: string, name: string}|null
      */
     public function poured(string $typed, string $rest): ?array
     {
-        $oil = $typed === '' || preg_match(self::POURED, $typed) === 1 ? $this->cupboard->carrierNamed("{$rest} oil") : null;
+        return preg_match(self::POURED, $typed) === 1 ? $this->calledShort($rest) : null;
+    }
+
+    /** @return array{id: string, name: string}|null the oil that is called so without the word: "castor" */
+    public function calledShort(string $name): ?array
+    {
+        $oil = $this->cupboard->carrierNamed("{$name} oil");
 
         return $oil === null ? null : ['id' => $oil->id, 'name' => $oil->name];
     }

@@ -103,15 +103,7 @@ final class PastedRecipe
                 $this->say(mb_substr($line, self::LONGEST), 'unread', 'Not read: the line is too long.', false);
                 $line = mb_substr($line, 0, self::LONGEST);
             }
-            if (
-                $i === 0 &&
-                ! $this->recipe->isHeading($line) &&
-                $this->recipe->isName($line) &&
-                // "A lovely oil for hands" counts nothing.
-                ($this->words->count($line) === null || $this->isOneOil($line)) &&
-                // "Comfrey flower oil" is no flower that is counted.
-                (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm)$/iu', $line) === 1)
-            ) {
+            if ($i === 0 && $this->recipe->isTitle($line)) {
                 $name = $line;
                 $purpose = $this->words->purpose($line);
                 $this->say(
@@ -160,13 +152,31 @@ final class PastedRecipe
         if ($last === null || ! in_array($this->lines[$last]['as'], ['herb', 'oil'], true)) {
             return;
         }
-        $ways = array_diff($this->words->methods($line), ['cold']);
-        if ($ways !== [] && ($this->method === null || $this->method->id === 'cold')) {
-            $this->method = $this->methods->method(reset($ways));
-            $this->methodSaid = true;
-            $this->lines[$last]['says'] .= sprintf(' Taken as: %s.', $this->method->name);
+        $taken = $this->takeWays(array_diff($this->words->methods($line), ['cold']));
+        if ($taken !== []) {
+            $this->lines[$last]['says'] .= sprintf(' Taken as: %s.', implode(', ', $taken));
             $this->lines[$last]['guess'] = true;
         }
+    }
+
+    /**
+     * The first that is named is taken; the shelf, which any words of waiting mean, gives way to every other.
+     *
+     * @param  array<string>  $ways by id
+     * @return list<string> names of what was taken
+     */
+    private function takeWays(array $ways): array
+    {
+        $taken = [];
+        foreach ($ways as $id) {
+            if ($this->method === null || ($this->method->id === 'cold' && $id !== 'cold')) {
+                $this->method = $this->methods->method($id);
+                $this->methodSaid = $id !== 'cold';
+                $taken[] = $this->method->name;
+            }
+        }
+
+        return $taken;
     }
 
     private function line(string $line): void
@@ -217,7 +227,7 @@ final class PastedRecipe
             return;
         }
         $count = $this->words->count($line);
-        if ($count !== null && $this->isOfCounted($count[2])) {
+        if ($count !== null && $this->recipe->isOfCounted($count[2])) {
             $this->takeHerb($line, $this->herbLine->counted($count[0], $count[1], $count[2], $this->purpose === 'kitchen'));
 
             return;
@@ -275,23 +285,6 @@ final class PastedRecipe
         }
     }
 
-    /** Whether a line says "an oil", as a name does: so much of it is none. */
-    private function isOneOil(string $line): bool
-    {
-        return preg_match('/^an?\s.*\boil\b/iu', $line) === 1 &&
-            $this->words->parts($line) === null &&
-            $this->words->amount($line)[0] === null;
-    }
-
-    /** Whether what stands behind a number is a plant that is counted, and not a step or an oil. */
-    private function isOfCounted(string $rest): bool
-    {
-        return mb_strlen($rest) < 80 &&
-            preg_match('/^(weeks?|days?|hours?|hrs?|minutes?|mins?|h|times|jars?|bottles?)\b/i', $rest) !== 1 &&
-            $this->words->oil($rest) === null &&
-            ($this->counts->isCounted($rest) || $this->words->knownHerb($rest) !== null);
-    }
-
     /** "A jar half full of dried petals", "cover with oil by an inch": false where a line says nothing like it. */
     private function takeByJar(string $line): bool
     {
@@ -327,7 +320,7 @@ final class PastedRecipe
     private function takeParts(string $line, float $parts, string $rest): void
     {
         // "1 part castor" is of the oil, of which no plant is taken.
-        $oil = $this->words->oil($rest) ?? ($this->words->knownHerb($rest) === null ? $this->oilLine->poured('', $rest) : null);
+        $oil = $this->words->oil($rest) ?? ($this->words->knownHerb($rest) === null ? $this->oilLine->calledShort($rest) : null);
         if ($oil !== null) {
             $this->unmeasured($oil);
             $this->oilParts[$oil['name']] = ($this->oilParts[$oil['name']] ?? 0.0) + $parts;
@@ -413,15 +406,8 @@ final class PastedRecipe
 
     private function step(string $line): void
     {
-        $said = [];
         $short = $this->time->hours !== null && $this->time->hours < InfusingTime::NOT_ON_A_SHELF_H;
-        foreach (array_diff($this->words->methods($line), $short ? ['cold'] : []) as $id) {
-            if ($this->method === null || ($this->method->id === 'cold' && $id !== 'cold')) {
-                $this->method = $this->methods->method($id);
-                $this->methodSaid = $id !== 'cold';
-                $said[] = $this->method->name;
-            }
-        }
+        $said = $this->takeWays(array_diff($this->words->methods($line), $short ? ['cold'] : []));
         if ($this->time->hours !== null && $this->time->line === $line) {
             $said[] = AmountWriter::span($this->time->hours);
         }

@@ -239,6 +239,33 @@ final readonly class RecipeLines
             1;
     }
 
+    /** The first line of a recipe, where it is what the recipe is called. */
+    public function isTitle(string $line): bool
+    {
+        return ! $this->isHeading($line) &&
+            $this->isName($line) &&
+            ($this->words->count($line) === null || $this->isOneOil($line)) &&
+            // "Comfrey flower oil" is no flower that is counted.
+            (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm)$/iu', $line) === 1);
+    }
+
+    /** Whether a line says "an oil", as a name does: so much of it is none. */
+    private function isOneOil(string $line): bool
+    {
+        return preg_match('/^an?\s.*\boil\b/iu', $line) === 1 &&
+            $this->words->parts($line) === null &&
+            $this->words->amount($line)[0] === null;
+    }
+
+    /** Whether what stands behind a number is a plant that is counted, and not a step or an oil. */
+    public function isOfCounted(string $rest): bool
+    {
+        return mb_strlen($rest) < 80 &&
+            preg_match('/^(weeks?|days?|hours?|hrs?|minutes?|mins?|h|times|jars?|bottles?)\b/i', $rest) !== 1 &&
+            $this->words->oil($rest) === null &&
+            ($this->counts->isCounted($rest) || $this->words->knownHerb($rest) !== null);
+    }
+
     /** A first line with no amount in it, that is neither a step nor only the name of a herb or an oil. */
     public function isName(string $line): bool
     {

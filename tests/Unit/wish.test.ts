@@ -10,6 +10,7 @@ const materials = {
   oils: [{ id: 'olive', name: 'olive oil' }],
   purposes: [{ id: 'skin', name: 'the skin' }],
   methods: [{ id: 'cold', name: 'cold shelf', schools: [{ id: 'usual', name: 'six weeks' }] }],
+  not_offered: [{ id: 'hemlock-x', name: 'hemlock of the x' }],
   heeds: [
     { id: 'nuts', name: 'without nuts', detail: '', herbs: [], skin: [], oils: ['walnut'] },
     { id: 'child', name: 'for a child', detail: '', herbs: ['comfrey'], skin: ['rosemary'], oils: [] },
@@ -91,6 +92,8 @@ describe('the sentence of a wish that cannot be reckoned', () => {
 
   it('names what the tables do not know as it was typed', () => {
     expect(sentence({ herbs: [{ id: 'no-such' }], oils: ['some-oil'] }).text).toContain('no-such oil')
+    // Of what kills no oil is offered, and it has its name.
+    expect(sentence({ herbs: [{ id: 'hemlock-x' }], oils: [] }).text).toContain('hemlock of the x oil')
     expect(sentence({ herbs: [{ id: '', name: 'my weed' }] }).text).toContain('my weed oil')
   })
 

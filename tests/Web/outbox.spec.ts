@@ -45,6 +45,16 @@ async function shakenOffline(page: Page, context: BrowserContext): Promise<strin
   return batch
 }
 
+/** A jar at the press whose weeks have gone by, where no network is. */
+async function readyJar(page: Page, context: BrowserContext): Promise<string> {
+  const batch = await filledJar(page)
+  await clock(page, '2026-12-29T12:00:00Z')
+  await page.goto(batch.replace('/batch/', '/press/'))
+  await expect(page.getByLabel('What came out')).toBeVisible()
+  await context.setOffline(true)
+  return batch
+}
+
 const logbook = (page: Page) => page.locator('#note-box').locator('xpath=..').getByRole('listitem')
 
 const waits = (page: Page, many: string) => page.getByText(`${many} that you wrote down here`)
@@ -150,13 +160,8 @@ test('where answers are lost on the way it is kept here, and done once', async (
 })
 
 test('a jar strained without a network is strained as of then, and not asked again', async ({ page, context }) => {
-  const batch = await filledJar(page)
-  // Its weeks have gone by.
-  await clock(page, '2026-12-29T12:00:00Z')
+  const batch = await readyJar(page, context)
   const press = batch.replace('/batch/', '/press/')
-  await page.goto(press)
-  await expect(page.getByLabel('What came out')).toBeVisible()
-  await context.setOffline(true)
   await page.getByLabel('What came out').fill('300 mL')
   await page.getByRole('button', { name: 'Write it down', exact: true }).click()
   await expect(
@@ -175,12 +180,7 @@ test('what the house does not take stands in the form again, whole, and is put r
   page,
   context,
 }) => {
-  const batch = await filledJar(page)
-  await clock(page, '2026-12-29T12:00:00Z')
-  const press = batch.replace('/batch/', '/press/')
-  await page.goto(press)
-  await expect(page.getByLabel('What came out')).toBeVisible()
-  await context.setOffline(true)
+  const batch = await readyJar(page, context)
   await page.getByLabel('What came out').fill('a jugful')
   await page.getByLabel('The spent herb weighs').fill('61 g')
   await page.getByLabel('Got out').selectOption('squeezed')

@@ -28,9 +28,9 @@ export function saidSentence(
   fields: string[],
 ): { pieces: Piece[]; wrong: Set<string> } {
   const named = (list: { id: string; name: string }[], id: unknown) =>
-    // What is not offered, such as a plant that kills, is told by what it was asked by.
-    list.find((each) => each.id === id)?.name ??
-    (typeof id === 'string' && id !== '' ? id.replaceAll('-', ' ') : undefined)
+    list.find((each) => each.id === id)?.name ?? (typeof id === 'string' && id !== '' ? id : undefined)
+  // Of a plant that kills no oil is offered; named it is all the same.
+  const plants = [...materials.herbs, ...materials.not_offered]
   const herbs = herbsOf(wish)
   const first = herbs[0]
   const method = materials.methods.find((each) => each.id === (wish.method ?? 'cold'))
@@ -55,7 +55,7 @@ export function saidSentence(
     .join(' ')
   const words: [string, string, boolean][] = [
     ['amount', amount.length > 0 ? amount.join(' and ') : 'As much as fits', amount.length > 0],
-    ['herb', herbs.map((herb) => named(materials.herbs, herb.id) ?? herb.name ?? 'herb').join(' and '), true],
+    ['herb', herbs.map((herb) => named(plants, herb.id) ?? herb.name ?? 'herb').join(' and '), true],
     ['purpose', named(materials.purposes, wish.purpose ?? 'skin') ?? 'the skin', Boolean(wish.purpose)],
     [
       'heed',

@@ -91,6 +91,10 @@ final readonly class BenchPage
                 array_values($this->planning->tables()->table('things')->rows('rows')),
             ),
             array_map(fn (Heed $heed) => self::heed($heed, $cupboard), array_values($cupboard->heeds())),
+            array_map(
+                fn (Herb $herb) => new Choice($herb->id, $herb->name),
+                array_values(array_diff_key($cupboard->herbs(), $cupboard->offeredHerbs())),
+            ),
             $kitchen->warmth(ColdStorage::CELSIUS).' or colder',
         );
     }

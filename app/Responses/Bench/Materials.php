@@ -17,6 +17,7 @@ final readonly class Materials extends Shape
      * @param  list<Choice>  $waxes
      * @param  list<Choice>  $things
      * @param  list<HeedChoice>  $heeds
+     * @param  list<Choice>  $not_offered plants that no oil is begun of, by name: those that kill, and a house's own that were let go
      * @param  string  $cold_text how cold the cold kind is kept, as this cook reads it
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class Materials extends Shape
         public array $waxes,
         public array $things,
         public array $heeds,
+        public array $not_offered,
         public string $cold_text,
     ) {}
 }

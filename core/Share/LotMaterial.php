@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Cupboard;
+
+/** What is named on a lid: which of the herbs, oils, waxes and scents there are, by any of its names. */
+final readonly class LotMaterial
+{
+    public function __construct(private Cupboard $cupboard, private RecipeWords $words) {}
+
+    /**
+     * @param  bool  $poured whether it is measured as what is poured: then "sunflower" is the oil
+     * @return array{string, ?string, string} kind of lot, id where it is known, and its name
+     */
+    public function of(string $bare, bool $poured = false): array
+    {
+        if (preg_match('/\b(?:essential oil|e\.?o\.?)\b/iu', $bare) === 1) {
+            $scent = $this->cupboard->scentNamed(trim(preg_replace('/\b(?:essential oil|e\.?o\.?)\b/iu', '', $bare) ?? $bare));
+
+            return ['scent', $scent?->id, $scent->name ?? $bare];
+        }
+        $addition = $this->cupboard->additionNamed($bare);
+        $herb = $this->cupboard->herbNamed($bare);
+        $oil = $this->words->oil($bare);
+        $wax = $this->cupboard->waxNamed(trim(preg_replace('/\b(?:pellets?|pastilles?|block|grated|bar)\b/iu', '', $bare) ?? $bare));
+        $wax ??= $this->cupboard->waxNamed($this->inFull($bare));
+        // By its whole name before by a word of it.
+        $carrier =
+            $this->cupboard->carrierNamed($bare) ?? ($poured && $herb === null ? $this->cupboard->carrierNamed("{$bare} oil") : null);
+
+        return match (true) {
+            $carrier !== null => ['carrier', $carrier->id, $carrier->name],
+            $addition !== null => ['addition', $addition->id, $addition->name],
+            $wax !== null => ['wax', $wax->id, $wax->name],
+            $herb !== null => ['herb', $herb->id, $herb->name],
+            $oil !== null => ['carrier', $oil['id'] ?: null, $oil['name']],
+            default => $this->herb($bare),
+        };
+    }
+
+    /** "Vitamin E" as the tables have it, with what stands behind the comma there. */
+    private function inFull(string $bare): string
+    {
+        foreach ($this->cupboard->waxes() as $wax) {
+            if (mb_strtolower(explode(',', $wax->name)[0]) === mb_strtolower($bare)) {
+                return $wax->name;
+            }
+        }
+
+        return $bare;
+    }
+
+    /** @return array{string, ?string, string} */
+    private function herb(string $bare): array
+    {
+        $known = $this->words->knownHerb($bare);
+
+        return ['herb', $known['id'] ?? null, $known['name'] ?? $bare];
+    }
+}
