@@ -100,8 +100,10 @@ it('is of its house alone', function () {
     $mine = $this->house;
     $this->house = $this->aHouse($this->keeper, 'Other House');
     expect(array_column($this->atHouse('GET', '/materials')->json('herbs'), 'id'))->not->toContain('own-sea-holly');
-    // Named it is all the same, as is a plant that kills.
-    expect(array_column($this->atHouse('GET', '/materials')->json('not_offered'), 'name'))->toContain('sea holly')->toContain('hemlock');
+    // A plant that kills is named in every house, and another's own in none.
+    expect(array_column($this->atHouse('GET', '/materials')->json('not_offered'), 'name'))
+        ->toContain('hemlock')
+        ->not->toContain('sea holly');
     $this->atHouse('GET', '/own/own-sea-holly')->assertNotFound();
     $this->atHouse('POST', '/reckon', ['wish' => ['herb' => ['id' => 'own-sea-holly'], 'oils' => ['olive']]])->assertStatus(422);
     $this->atHouse('POST', '/own', ['own' => seaHolly(['water' => '40'])])->assertOk();
