@@ -54,12 +54,12 @@ final readonly class SaidPieces
      */
     public static function eachBefore(string $piece): array
     {
+        $piece = preg_replace('/\s+/u', ' ', $piece) ?? $piece;
         $amount = '(?:'.self::AMOUNT.'|\d{1,3}\s+(?:parts?|drops?))';
         if (preg_match("/^{$amount}\\s+\\p{L}/iu", $piece) !== 1) {
             return [$piece];
         }
         $named = "{$amount}\\s+(?:(?!{$amount})\\S)*\\p{L}{3}(?:(?!\\s{$amount}\\b).)*";
-
         preg_match_all("/{$named}/iu", $piece, $all);
         $each = array_map(trim(...), $all[0]);
         // "2 oz of it to 10 oz of oil", "1 cup or 30 g" is no list.

@@ -170,6 +170,7 @@ it('takes each thing with an amount of its own for a lot', function (string $tex
     )->toBe($lots);
 })->with([
     'nothing between' => ['50g comfrey 25g plantain', [['comfrey-leaf', '50g'], ['plantain-leaf', '25g']]],
+    'nothing between but much room' => ['50g comfrey   25g  plantain', [['comfrey-leaf', '50g'], ['plantain-leaf', '25g']]],
     'an ampersand' => ['calendula 50 g & yarrow 30 g', [['calendula', '50 g'], ['yarrow', '30 g']]],
     'commas' => ['olive oil 1 L, castor 200 ml, jojoba 50 ml', [['olive', '1 L'], ['castor', '200 ml'], ['jojoba', '50 ml']]],
     'one that is in no list' => ['dead nettle 20 g and yarrow 20 g', [['dead nettle', '20 g'], ['yarrow', '20 g']]],

@@ -199,6 +199,8 @@ test('what the house does not take stands in the form again, whole, and is put r
   await expect(page.getByLabel('Anything to remember')).toHaveValue('It smelled of hay')
   await page.getByLabel('What came out').fill('300 mL')
   await page.getByRole('button', { name: 'Write it down', exact: true }).click()
+  // In, before the page is left.
+  await expect(page.getByRole('heading', { name: 'Let it settle' })).toBeVisible()
   await page.goto(batch)
   await expect(logbook(page).first()).toContainText('Strained: 300 mL')
   await expect(logbook(page).first()).toContainText('It smelled of hay')
