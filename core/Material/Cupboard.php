@@ -79,12 +79,9 @@ final class Cupboard
     /** @return list<string> what plants are called that have the name of one of these in theirs and are another: marsh marigold */
     public function namesakes(): array
     {
-        $names = [];
-        foreach ($this->tables->table('namesakes')->rows('rows') as $row) {
-            $names = [...$names, $row->text('name'), ...$row->texts('also')];
-        }
+        $rows = $this->tables->table('namesakes')->rows('rows');
 
-        return $names;
+        return array_merge(...array_map(fn (Row $row) => [$row->text('name'), ...$row->texts('also')], array_values($rows)));
     }
 
     /** @return array<string, Carrier> */

@@ -46,12 +46,15 @@ final readonly class LotLines
 
     private LotMaterial $material;
 
+    private SaidPieces $said;
+
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->days = new SaidDay($kitchen->today());
         $this->pieces = new LotPieces($this->words);
         $this->material = new LotMaterial($cupboard, $this->words);
+        $this->said = new SaidPieces($cupboard, $this->words);
     }
 
     /**
@@ -77,15 +80,17 @@ final readonly class LotLines
         $before = SaidPieces::eachBefore($line);
         $pieces =
             count($before) > 1 ? $before : (preg_split('/\s*(?:[,;](?!\d)|\s[&+]\s|\band\b)\s*/iu', $line, -1, PREG_SPLIT_NO_EMPTY) ?: []);
-        $measured = new SaidPieces($this->cupboard, $this->words);
+        if (count($pieces) < 2) {
+            return [$line];
+        }
         foreach ($pieces as $piece) {
-            [$typed, $of] = $measured->measured($piece);
+            [$typed, $of] = $this->said->measured($piece);
             if ($typed === '' || ($this->material->of($of)[1] === null && $this->words->otherPart($of) === null)) {
                 return [$line];
             }
         }
 
-        return count($pieces) < 2 ? [$line] : $pieces;
+        return $pieces;
     }
 
     /** @return array{line: string, lot: array<string, string>, parts: list<array{as: string, text: string, guess: bool}>} */

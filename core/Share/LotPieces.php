@@ -64,15 +64,14 @@ final readonly class LotPieces
     {
         $parted = [];
         foreach (array_filter(array_map(trim(...), $pieces), fn (string $piece) => $piece !== '') as $piece) {
-            // "Sunflower oil 5 L can", "a 5 L can of sunflower oil", "100 g bag".
+            // "A 5 L can of sunflower oil", "100 g bag".
             $piece =
                 preg_replace(
                     [
-                        self::STANDS_IN_A,
                         '/^('.self::MEASURE.')\s+'.self::IN_A.'\s+of\s+(?=\p{L})/iu',
                         '/^((?:\d+\s*x\s*)?'.self::MASS.')\s+'.self::IN_A.'$/iu',
                     ],
-                    ['$1', '$1 ', '$1'],
+                    ['$1 ', '$1'],
                     $piece,
                 ) ?? $piece;
             if (preg_match('/^(.*\S)\s*@\s*(\p{Sc}?\s*\d.*)$/u', $piece, $m) === 1) {
@@ -88,7 +87,7 @@ final readonly class LotPieces
             }
         }
 
-        // What was written behind it stands by itself now.
+        // Last, when what was written behind it stands by itself.
         return array_map(fn (string $piece) => preg_replace(self::STANDS_IN_A, '$1', $piece) ?? $piece, $parted);
     }
 

@@ -168,7 +168,7 @@ final class WishSentence
         $ready = '(?:to\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
         $by =
             "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|".
-            "(?=(?:for\\s+)?(?:christmas|xmas)(?!\\s+roses?\\b))(?:for\\s+)?|(?:{$for}))";
+            "(?=(?:for\\s+)?(?:christmas|xmas))(?:for\\s+)?|(?:{$for}))";
         $since = '(?:begun|began|started|(?:it\s+)?stand(?:s|ing)\s+since|since|put\s+up|made)';
         $ago = SaidDay::AGO;
         // "Started comfrey in olive on Monday": the day stands by itself.

@@ -9,7 +9,7 @@ const SETTLES_MS = 80
 type Around = { parent: Element; at: number }
 
 /** What is around something, from the nearest, and at which place it stands in each. */
-export function aroundOf(element: Element): Around[] {
+function aroundOf(element: Element): Around[] {
   const around: Around[] = []
   for (let each: Element = element; each.parentElement && each !== document.body; each = each.parentElement)
     around.push({ parent: each.parentElement, at: [...each.parentElement.children].indexOf(each) })
@@ -17,7 +17,7 @@ export function aroundOf(element: Element): Around[] {
 }
 
 /** What stands where something stood that is gone: the next one, else the one before it, else what was around both. */
-export function inPlaceOf(around: Around[]): Element | null {
+function inPlaceOf(around: Around[]): Element | null {
   const left = around.find(({ parent }) => parent.isConnected)
   // What says so at the foot of the screen, and a sheet, are no places: the page is.
   if (!left || left.parent === document.body || left.parent.closest('[role="status"]'))
