@@ -19,7 +19,7 @@ final readonly class JarLine
      */
     public function read(string $line, array $there): ?array
     {
-        $left = new Remainder($line);
+        $left = new Remainder(SaidAmount::jarsBySize($line));
         $cover = $this->amount->covers($left);
         // A spoon full of it is no jar.
         $byJar = preg_match('/\bjars?\b/iu', $line) === 1 ? $this->amount->byJar($left)['by_jar'] ?? [] : [];

@@ -161,7 +161,8 @@ final readonly class LotLines
             $day = $after === '' ? null : $this->days->read($after, false);
             if ($day !== null) {
                 $put('got_on', $day, $after);
-            } elseif ($after !== '' && preg_match(self::NO_PLACE, $after) === 1) {
+            } elseif ($after !== '' && (preg_match(self::NO_PLACE, $after) === 1 || preg_match('/\p{L}{2}/u', $after) !== 1)) {
+                // A year alone is no place.
                 $put('note', $after, $after, true);
             } elseif ($after !== '') {
                 $put('got_where', preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $after) ?? $after, $after);
@@ -243,6 +244,8 @@ final readonly class LotLines
 
             return true;
         }
+        // "Lavender 10 mL essential oil" is so much of it.
+        $piece = MadeOf::inOne($piece);
         $whole = $piece;
         [$amount, $typed, $rest] = $this->words->amount($piece);
         $rest = $amount === null ? $piece : $rest;
@@ -267,7 +270,8 @@ final readonly class LotLines
         if ($bare === '') {
             return false;
         }
-        [$kind, $id, $name] = $this->material->of($bare, preg_match(OilLine::POURED, $typed) === 1);
+        $ml = preg_match(OilLine::POURED, $typed) === 1 ? $amount?->value : null;
+        [$kind, $id, $name] = $this->material->of($bare, $ml);
         $put('kind', $kind, $bare, $id === null);
         if ($id !== null) {
             $put('material', $id, $bare, ! in_array(mb_strtolower($bare), [mb_strtolower($name), mb_strtolower($name).'s'], true));
@@ -281,7 +285,10 @@ final readonly class LotLines
         $over === null || $put('note', $over, $over, true);
         // Another part of the plant, of which this one stands for it.
         $other = $kind === 'herb' && $id !== null ? $this->words->otherPart($bare) : null;
-        $other === null || $put('note', $bare, $bare, true);
+        $ofPlant = $kind === 'addition' && $id !== null && mb_strtolower($bare) !== mb_strtolower($name) && MadeOf::is($bare);
+        if ($other !== null || $ofPlant) {
+            $put('note', $bare, $bare, true);
+        }
         $state = $this->words->state($whole);
         if ($kind === 'herb' && $state !== null && preg_match('/\b(dried|dry|wilted|fresh)/iu', $whole) === 1) {
             $put('state', $state, $state);

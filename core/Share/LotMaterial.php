@@ -9,13 +9,16 @@ use Kettle\Material\Cupboard;
 /** What is named on a lid: which of the herbs, oils, waxes and scents there are, by any of its names. */
 final readonly class LotMaterial
 {
+    /** Of what is bought by the bottle so small, the scent is meant, and no leaves: common practice, no source. */
+    private const MOST_SCENT_ML = 30.0;
+
     public function __construct(private Cupboard $cupboard, private RecipeWords $words) {}
 
     /**
-     * @param  bool  $poured whether it is measured as what is poured: then "sunflower" is the oil
+     * @param  ?float  $ml how much of it, where it is measured as what is poured: then "sunflower" is the oil
      * @return array{string, ?string, string} kind of lot, id where it is known, and its name
      */
-    public function of(string $bare, bool $poured = false): array
+    public function of(string $bare, ?float $ml = null): array
     {
         if (preg_match('/\b(?:essential oil|e\.?o\.?)\b/iu', $bare) === 1) {
             $scent = $this->cupboard->scentNamed(trim(preg_replace('/\b(?:essential oil|e\.?o\.?)\b/iu', '', $bare) ?? $bare));
@@ -23,22 +26,40 @@ final readonly class LotMaterial
             return ['scent', $scent?->id, $scent->name ?? $bare];
         }
         $addition = $this->cupboard->additionNamed($bare);
+        $scent = $ml !== null && $ml <= self::MOST_SCENT_ML ? $this->cupboard->scentNamed($bare) : null;
+        $madeOf = MadeOf::what($bare);
         $herb = $this->cupboard->herbNamed($bare);
         $oil = $this->words->oil($bare);
         $wax = $this->cupboard->waxNamed(trim(preg_replace('/\b(?:pellets?|pastilles?|block|grated|bar)\b/iu', '', $bare) ?? $bare));
         $wax ??= $this->cupboard->waxNamed($this->inFull($bare));
         // By its whole name before by a word of it.
         $carrier =
-            $this->cupboard->carrierNamed($bare) ?? ($poured && $herb === null ? $this->cupboard->carrierNamed("{$bare} oil") : null);
+            $this->cupboard->carrierNamed($bare) ?? ($ml !== null && $herb === null ? $this->cupboard->carrierNamed("{$bare} oil") : null);
 
         return match (true) {
             $carrier !== null => ['carrier', $carrier->id, $carrier->name],
             $addition !== null => ['addition', $addition->id, $addition->name],
             $wax !== null => ['wax', $wax->id, $wax->name],
+            $scent !== null => ['scent', $scent->id, "{$scent->name} essential oil"],
             $herb !== null => ['herb', $herb->id, $herb->name],
+            $madeOf !== null => $this->madeOf($bare, $madeOf),
             $oil !== null => ['carrier', $oil['id'] ?: null, $oil['name']],
             default => $this->herb($bare),
         };
+    }
+
+    /**
+     * Of another plant, what goes into a product is the same thing: "lavender hydrosol" is a hydrosol.
+     *
+     * @return array{string, ?string, string}
+     */
+    private function madeOf(string $bare, string $what): array
+    {
+        // The water of a plant is what was distilled of it.
+        $ofPlant = preg_match('/^waters?$/u', $what) === 1 && $this->words->knownHerb($bare) !== null;
+        $addition = $this->cupboard->additionNamed($ofPlant ? 'hydrosol' : $what);
+
+        return ['addition', $addition?->id, $addition->name ?? $bare];
     }
 
     /** "Vitamin E" as the tables have it, with what stands behind the comma there. */

@@ -25,6 +25,8 @@ final class PastedRecipe
 
     private const LONGEST = 300;
 
+    private const ADDED_LATER = 'Goes into a salve or is added at the end; not part of the infusion.';
+
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
 
@@ -185,7 +187,7 @@ final class PastedRecipe
         [$amount, $typed, $rest, $aside] = $this->words->amount($line);
         $late = '/\b(bees?wax|wax|vitamin\s*e|essential\s+oils?)\b/i';
         if (preg_match($late, $amount === null ? $line : $rest) === 1 && ($amount !== null || mb_strlen($line) < 60)) {
-            $this->say($line, 'unread', 'Goes into a salve or is added at the end; not part of the infusion.', false);
+            $this->say($line, 'unread', self::ADDED_LATER, false);
 
             return;
         }
@@ -204,6 +206,8 @@ final class PastedRecipe
                 $this->step($line);
             } elseif ($this->words->isWater($rest)) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);
+            } elseif (MadeOf::is($rest)) {
+                $this->say($line, 'unread', self::ADDED_LATER, false);
             } elseif (preg_match(OilLine::POURED, $typed) === 1 && $this->words->knownHerb($rest) === null) {
                 $this->say(
                     $line,
@@ -241,7 +245,7 @@ final class PastedRecipe
 
             return;
         }
-        $herb = $this->words->knownHerb($line);
+        $herb = MadeOf::is($line) ? null : $this->words->knownHerb($line);
         $oil = $this->words->oil($line);
         $there = $oil !== null && in_array($oil['id'], array_column($this->oils, 'id'), true);
         if ($this->recipe->isStep($line)) {

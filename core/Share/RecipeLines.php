@@ -263,6 +263,7 @@ final readonly class RecipeLines
         return mb_strlen($rest) < 80 &&
             preg_match('/^(weeks?|days?|hours?|hrs?|minutes?|mins?|h|times|jars?|bottles?)\b/i', $rest) !== 1 &&
             $this->words->oil($rest) === null &&
+            ! MadeOf::is($rest) &&
             ($this->counts->isCounted($rest) || $this->words->knownHerb($rest) !== null);
     }
 

@@ -35,7 +35,36 @@ final readonly class SaidAmount
 
     private const MOST_OF_SIZE = 1.12;
 
+    private const UNITS = 'ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz';
+
+    private const JARS_CALLED = 'pints?|quarts?|gallons?|cups?|ounces?';
+
+    /** What a jar is besides its size, of which nothing is reckoned. */
+    private const KINDS_OF_JAR =
+        'clean|dry|dried|empty|sterili[sz]ed|glass|mason|canning|preserving|storage|lidded|clear|amber|brown|dark|'.
+        'clip[\s-]?top|screw[\s-]?top|wide[\s-]?(?:mouth(?:ed)?|necked)';
+
     public function __construct(private Kitchen $kitchen, private RecipeWords $words) {}
+
+    /** A jar by its size alone: "a clean 16 oz mason jar", "2 jars (500 mL)", "2 jars of calendula, each 500 mL". */
+    public static function jarsBySize(string $text): string
+    {
+        $size = '\d[\d.\/]*\s*(?:'.self::UNITS.')';
+        $apart = '[,\s-]\s*';
+        $said = [
+            '/\b(?:'.
+            self::KINDS_OF_JAR.
+            "){$apart}(?=(?:(?:".
+            self::KINDS_OF_JAR.
+            '|half|'.
+            self::JARS_CALLED.
+            "|{$size}){$apart}){0,3}jars?\\b)/iu" => '',
+            "/\\bjar(s?)\\s*\\(\\s*({$size})\\s*\\)/iu" => '$2 jar$1',
+            "/\\bjars\\b([^.;]*?)[,;]?\\s*\\b(?:each\\s+(?:of\\s+|holding\\s+)?({$size})|({$size})\\s+each)(?![\\p{L}\\d])/iu" => '$2$3 jars$1',
+        ];
+
+        return preg_replace(array_keys($said), $said, $text) ?? $text;
+    }
 
     /** Numbers in words become figures. */
     public function inFigures(Remainder $left): void
@@ -49,6 +78,11 @@ final readonly class SaidAmount
     /** @return array{}|array{by_jar: array<string, string>} how full a jar is of herb, how it lies there, how far it is covered */
     public function byJar(Remainder $left): array
     {
+        // "Half fill a pint jar" is one that is filled half full.
+        $part = $left->take('('.self::SHARE.')[\s-]+fill(?:ed|ing)?\s+((?:[\p{L}\d\'-]+\s+){0,4}jars?)\b');
+        if ($part !== null) {
+            $left->text = " {$part[1]} full ; {$part[2]} {$left->text}";
+        }
         $share = '(?:(?:an?|one)\s+)?('.self::SHARE.')(?:\s*way)?';
         $lies = '(loosely|packed|stuffed)\s+';
         // "In full sun" is of no jar: so full, or packed full, or full of something.
@@ -80,7 +114,10 @@ final readonly class SaidAmount
         $full ??=
             $left->take("(?:filled\\s+)?(?:{$lies})?{$share}\\s+full(?:\\s+(?:of|with))?") ??
             ($left->take("(?:filled\\s+)?{$lies}()full(?:\\s+(?:of|with))?") ?? $left->take('()()full\s+(?:of|with)'));
-        $jar = $full === null ? $left->take($share.'(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|litre)(?:[\p{L}\d]+\s+){0,2}jar\b)') : null;
+        $jar =
+            $full === null
+                ? $left->take($share.'(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|lit(?:re|er)|gallon)(?:[\p{L}\d]+\s+){0,2}jar\b)')
+                : null;
         if ($full === null && $jar === null) {
             return [];
         }
@@ -143,22 +180,44 @@ final readonly class SaidAmount
     private function jarOfSize(Remainder $left): ?array
     {
         $count = '(?:in\s+)?(?:(an?|one|\d{1,2})\s+(?:[x×]\s*)?)?';
-        $size = '(\d[\d.\/]*)\s*(ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz)';
+        $size = '(\d[\d.\/]*)\s*('.self::UNITS.')';
         // "Two pint jars" are two of a pint; "a two pint jar" and "two-pint jars" are of two.
-        $named = 'pints?|quarts?|gallons?|cups?|ounces?';
+        $named = self::JARS_CALLED;
         $compound = "(\d[\d.\/]*|\p{L}+)-({$named}|ml|cl|dl|l|litres?|liters?|oz)";
         $patterns = [
             "{$count}{$size}\s+jars?(?:\s+of)?",
             "{$count}jars?\s+of\s+{$size}(?:\s+of)?",
+            "{$count}jars?\s+of\s+(an?|\d[\d.\/]*)\s+({$named})(?:\s+of)?",
             "{$count}{$compound}\s+jars?(?:\s+of)?",
             "(an?|1)\s+(\d[\d.\/]*)\s+({$named})\s+jar\b(?:\s+of)?",
         ];
         foreach ($patterns as $pattern) {
             $was = $left->text;
             $m = $left->take($pattern);
-            $jar = $m === null ? null : $this->ofSize(Counts::inFigures($m[2].' '.preg_replace('/^(?:oz|ounces?)$/i', 'fl oz', $m[3])));
+            $jar = $m === null ? null : $this->ofSize("{$m[2]} {$m[3]}");
             if ($m !== null && $jar !== null) {
                 return ['jar' => $jar->id] + self::several($m[1]);
+            }
+            $left->text = $was;
+        }
+
+        return null;
+    }
+
+    /** Takes the size of a jar of which there is none out, and leaves the jar: "a 5 litre jar", "a gallon jar". */
+    public function jarOfNoSize(Remainder $left): ?string
+    {
+        $size = '(\d[\d.\/]*)\s*('.self::UNITS.'|'.self::JARS_CALLED.')';
+        foreach (["{$size}(?=\s+jars?\b)", "(?<=jars\sof\s|jar\sof\s){$size}"] as $pattern) {
+            $was = $left->text;
+            $m = $left->take($pattern);
+            // "Two gallon jars" are two of a gallon.
+            $named = $m !== null && preg_match('/^(?:'.self::JARS_CALLED.')$/iu', $m[2]) === 1;
+            if ($m !== null && $this->ofSize($named ? "1 {$m[2]}" : "{$m[1]} {$m[2]}") === null) {
+                $count = $named ? " {$m[1]} " : ' ';
+                $left->text = preg_replace('/\s*;\s*(?=jars?\b)|(?<=\bof)\s*;\s*/u', $count, $left->text) ?? $left->text;
+
+                return $named ? $m[2] : trim($m[0]);
             }
             $left->text = $was;
         }
@@ -169,6 +228,8 @@ final readonly class SaidAmount
     /** A jar is called by what it takes up to its neck, and its brim is somewhat above that. */
     private function ofSize(string $typed): ?Jar
     {
+        // The ounces of a jar are of what it holds.
+        $typed = Counts::inFigures(preg_replace('/ (?:oz|ounces?)$/i', ' fl oz', $typed) ?? $typed);
         try {
             $ml = $this->kitchen->reader()->read($typed, Kind::Volume, 'mL')->value;
         } catch (RefusedException) {
@@ -246,6 +307,7 @@ final readonly class SaidAmount
     /** "Half a pint" of herb is the jar that is called so; of oil it is an amount. */
     private function halfPint(string $text): string
     {
+        $text = preg_replace('/\bhalf[\s-]+gallon(?=s?\s+jars?\b)/iu', 'half-gallon', $text) ?? $text;
         $half = '/\bhalf[\s-]+(?:an?\s+)?pint\b/iu';
         $said = preg_replace($half, 'half-pint', $text) ?? $text;
 

@@ -114,6 +114,7 @@ final readonly class SaidDay
             ],
             preg_match("/^{$month}(?:\\s+(\\d{4}))?$/", $typed, $m) === 1 => [0, self::month($m[1]), (int) ($m[2] ?? 0)],
             preg_match('/^(\d{1,2})[.\/-](\d{4})$/', $typed, $m) === 1 => [0, (int) $m[1], (int) $m[2]],
+            preg_match('/^(\d{4})-(\d\d)$/', $typed, $m) === 1 => [0, (int) $m[2], (int) $m[1]],
             // "Use by 2028": by its end.
             $ahead && preg_match('/^(2\d{3})$/', $typed, $m) === 1 => [31, 12, (int) $m[1]],
             // Day first or month first is not to be told from small numbers.

@@ -92,6 +92,9 @@ final class SaidHerbs
         $oil = $this->inOil || ($known !== null && preg_match('/\b(?:oil|butter)\b/iu', $rest) !== 1) ? null : $this->ofOils->named($rest);
         if ($none !== null) {
             $this->guesses[] = $none;
+        } elseif (preg_match('/\bdrops?$/iu', $typed) === 1) {
+            // What is counted by drops is no herb, whatever plant it is of.
+            $this->guesses[] = sprintf('“%s” is counted by drops, and is no herb to infuse: it goes in at the end.', trim($piece));
         } elseif ($oil !== null) {
             $this->oils[] = ['oil' => ['id' => $oil] + self::details(['parts' => $parts]), 'typed' => $typed];
         } elseif ($known === null) {

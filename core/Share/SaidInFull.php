@@ -25,6 +25,7 @@ final class SaidInFull
         $short = [
             // What is in brackets is a piece of its own, and so is what a stroke parts.
             '/[()]|(?<=\s)\/(?=\s)/u' => ' ; ',
+            '/(?<=\S)\s+plus\s+(?=\S)/iu' => ' and ',
             // What there is.
             '/^\s*(?:i|we)(?:\s+have|[’\']ve)(?:\s+got)?\s+(?=\d|an?\b|some\b|about\b)/iu' => '',
             '/\bsun[\s-]+dried\b/iu' => 'dried',

@@ -30,9 +30,7 @@ final readonly class SaidOils
     private const BEFORE_AN_OIL = '/^(?:(?:the|an?|my|our|of|some|any|good|plain|enough)\s+)+/iu';
 
     /** What people name beside the oil that is none. */
-    private const NO_OIL =
-        '/\bessential\s+oils?\b|\babsolutes?$|^(?:vitamin\s+e|tocopherols?|rosemary\s+extract|vodka|gin|rum|brandy|wine|milk|'.
-        'alcohol|ethanol|spirits?)$/iu';
+    private const NO_OIL = '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|vodka|gin|rum|brandy|wine|milk|alcohol|ethanol|spirits?)$/iu';
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private SaidPieces $pieces) {}
 
@@ -102,7 +100,8 @@ final readonly class SaidOils
     /** What is told of what is no oil to infuse in; null of anything else. */
     public function noOil(string $named): ?string
     {
-        $named = trim($named);
+        // "5 % vitamin E": a share of it is no other thing.
+        $named = trim(preg_replace('/^\s*\d+(?:\.\d+)?\s*%\s*(?:of\s+)?/u', '', $named) ?? $named);
         $wax = $this->cupboard->waxNamed($named) !== null && ($this->oil($named)['id'] ?? '') === '';
         if (! $wax && $this->cupboard->additionNamed($named) === null && ! $this->isNone($named)) {
             return null;
@@ -114,7 +113,7 @@ final readonly class SaidOils
     /** Whether it is said to be something else, whatever plant it is of: "rosemary essential oil". */
     public function isNone(string $named): bool
     {
-        return preg_match(self::NO_OIL, trim($named)) === 1;
+        return preg_match(self::NO_OIL, trim($named)) === 1 || MadeOf::is($named);
     }
 
     /** Whether an oil that is known is in it. */

@@ -18,6 +18,11 @@ final class WishSentence
 {
     private const MOST_UNREAD = 12;
 
+    /** A strength in per cent beyond these is of something else: common practice, no source. */
+    private const WEAKEST_PERCENT = 2;
+
+    private const STRONGEST_PERCENT = 50;
+
     /** A day further off than this is of something else: common practice, no source. */
     private const NEAR_DAYS = 200;
 
@@ -66,7 +71,7 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $this->left = new Remainder(Names::withoutPoints(Figures::ascii($text)));
+        $this->left = new Remainder(SaidAmount::jarsBySize(Names::withoutPoints(Figures::ascii($text))));
         $this->asides = [];
         // Before its numbers are: "half a jar" is no half.
         $byJar = $this->amount->byJar($this->left);
@@ -81,6 +86,8 @@ final class WishSentence
                 '\d+(?:\.\d+)?\s+parts?\s+to\s+\d+(?:\.\d+)?\s+parts?',
         );
         $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio($parts[0] ?? null)];
+        $noJar = $this->amount->jarOfNoSize($this->left);
+        $noJar === null || ($this->asides[] = sprintf('No jar of “%s” is in the list: which jar it is stays open.', $noJar));
         $wish += $this->amount->howMuch($this->left);
         ['way' => $way, 'guesses' => $guesses] = $this->way->in($this->left, $own);
         $wish += $way;
@@ -119,7 +126,11 @@ final class WishSentence
             ['herbs' => $wish['herbs'], 'guesses' => $states] = $this->asTheyWent($wish['herbs']);
             $guesses = [...$guesses, ...$states];
         }
-        $unread = array_slice([...$herbs->unread, ...$oils['unread'], ...$poured['unread']], 0, self::MOST_UNREAD);
+        $unread = array_slice(
+            [...$noJar === null ? [] : [$noJar], ...$herbs->unread, ...$oils['unread'], ...$poured['unread']],
+            0,
+            self::MOST_UNREAD,
+        );
 
         return [
             'wish' => $wish,
@@ -294,7 +305,39 @@ final class WishSentence
                 '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:h|hours?|days?|weeks?|months?|min))',
         );
 
-        return $m === null ? [] : ['ratio' => $m[1].':'.$m[2].self::measuredBy($m[3] ?? '')];
+        return $m === null ? $this->strength() : ['ratio' => $m[1].':'.$m[2].self::measuredBy($m[3] ?? '')];
+    }
+
+    /**
+     * "10 % calendula", "a 20 % w/v infusion": so much herb to a hundred of oil. The share of an oil, or of what goes in when it
+     * is strained, is none, nor are shares of several things.
+     *
+     * @return array{}|array{ratio: string}
+     */
+    private function strength(): array
+    {
+        $share = '/(\d{1,2}(?:\.\d+)?)\s*%(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?/iu';
+        if (preg_match_all($share, $this->left->text, $all, PREG_OFFSET_CAPTURE) !== 1) {
+            return [];
+        }
+        [[$said, $at]] = $all[0];
+        [$before] = array_reverse(preg_split('/[;,.]/u', substr($this->left->text, 0, $at)) ?: ['']);
+        [$after] = preg_split('/[;,.]|\b(?:in|with|and)\b/u', substr($this->left->text, $at + strlen($said))) ?: [''];
+        $percent = (float) $all[1][0][0];
+        $ofHerb =
+            preg_match('/^\s*(?:strength|infusion)\b/iu', $after) === 1 ||
+            ($this->words->knownHerb(trim($after) ?: $before) !== null &&
+                preg_match('/\b(?:extract|essential|tincture)/iu', $after) !== 1 &&
+                ! $this->oils->isOil(trim($after) ?: $before));
+        if (! $ofHerb || $percent < self::WEAKEST_PERCENT || $percent > self::STRONGEST_PERCENT) {
+            return [];
+        }
+        $this->left->text = substr_replace($this->left->text, ' ', $at, strlen($said));
+        $this->left->take('strength');
+        $parts = (string) round(100 / $percent, 1);
+        $this->asides[] = sprintf('“%s” is taken as 1 part of herb to %s of oil.', trim($said), $parts);
+
+        return ['ratio' => "1:{$parts}".self::measuredBy($all[2][0][0] ?? '')];
     }
 
     private static function measuredBy(string $said): string

@@ -148,7 +148,13 @@ it('reads what is said shorter as if it were said in full', function (string $te
     ['calendula in the airing cupboard, solar', ['oils' => [['name' => 'oil']], 'method' => 'solar'], ['airing cupboard']],
     // A plant that is not known is told with its part.
     ['elder leaf in olive', ['herbs' => [['name' => 'herb']]], ['elder leaf']],
-    ['10% calendula in olive', ['herbs' => [['id' => 'calendula']]], ['10%']],
+    // A strength is so much herb to a hundred of oil; of something else, or of two things, it is none.
+    ['10% calendula in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:10']],
+    ['calendula 20% w/v in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:5 w/v']],
+    ['15 % calendula in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:6.7']],
+    ['calendula in olive, 10% castor', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']]], ['10% castor']],
+    ['10% calendula and 5% yarrow in olive', ['herbs' => [['id' => 'calendula'], ['id' => 'yarrow']]], ['10%', '5%']],
+    ['90% calendula in olive', ['herbs' => [['id' => 'calendula']]], ['90%']],
 ]);
 
 it('says what it took degrees, months and amounts for, and leaves what may be either', function (string $text, array $wish, array $told) {

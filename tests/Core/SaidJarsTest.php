@@ -19,8 +19,24 @@ it('takes a jar said by its size for the house’s own of that size', function (
     ['a 16 oz jar of calendula in olive', ['jar' => '473']],
     ['a 250 mL jar of calendula oil in olive', ['jar' => '237']],
     ['calendula, 250 mL olive oil, in a 500 mL jar', ['jar' => '473', 'oil_amount' => '250 mL']],
+    // However it is said, and whatever a jar is besides.
+    ['a clean, dry pint jar of calendula in olive', ['jar' => '473']],
+    ['a 16oz mason jar of calendula in olive', ['jar' => '473']],
+    ['2 jars (500 mL) of calendula in olive', ['jar' => '473', 'jars' => '2']],
+    ['2 jars of calendula in olive, each 500 mL', ['jar' => '473', 'jars' => '2']],
+    ['3 jars of calendula in olive, 250 mL each', ['jar' => '237', 'jars' => '3']],
+    ['three jars of 1 pint, calendula in olive', ['jar' => '473', 'jars' => '3']],
+    ['half gallon jar of calendula in olive', ['jar' => '1893']],
+    ['half a gallon jar of calendula in olive', ['by_jar' => ['fill' => 'half']], ['gallon']],
+    ['half fill a pint jar with calendula, olive', ['by_jar' => ['fill' => 'half'], 'jar' => '473']],
+    [
+        'three-quarters fill two quart jars with calendula in olive',
+        ['by_jar' => ['fill' => 'three-quarters'], 'jar' => '946', 'jars' => '2'],
+    ],
     // The house has none of that size: the words stay, marked.
-    ['three 33 mL jars of calendula in olive', [], ['3 33 mL']],
+    ['three 33 mL jars of calendula in olive', ['jars' => '3'], ['33 mL']],
+    ['a 5 litre jar of calendula in olive', [], ['5 litre']],
+    ['two gallon jars of calendula in olive', ['jars' => '2'], ['gallon']],
     ['calendula in olive in a 600 mL jar', [], ['600 mL']],
     // What comes out of it is no jar.
     ['300 mL of calendula oil in olive', ['finished' => ['amount' => '300 mL']]],
