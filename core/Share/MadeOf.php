@@ -9,7 +9,7 @@ final class MadeOf
 {
     private const IT_IS =
         'extracts?|tinctures?|oleoresins?|antioxidants?|absolutes?|hydrosols?|hydrolates?|distillates?|waters?|vinegars?|oxymels?|'.
-        'syrups?|cordials?|juices?|gels?|honey|glycerites?|elixirs?|liqueurs?|wines?|milk|sugars?|salts?|essential\s+oils?|eo';
+        'syrups?|cordials?|juices?|honey|glycerites?|elixirs?|liqueurs?|wines?|milk|sugars?|salts?|essential\s+oils?|eo';
 
     /** Whether the words say so at their end: "calendula tincture", "lavender hydrosol (organic)"; water by itself is water. */
     public static function is(string $named): bool

@@ -21,7 +21,8 @@ final readonly class PastedWish
     private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
 
     private const CUSTOMARY =
-        '/\d\s*(cups?|c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|'.'fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
+        '/\d\s*(cups?|(?<![\d.]\d|[\d.]\d\s)c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|'.
+        'fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
 
     /**
      * @param  list<array<string, string>>  $herbs

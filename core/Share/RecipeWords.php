@@ -39,6 +39,12 @@ final readonly class RecipeWords
     /** Of a herb: a dry day, or a dry jar, is none. */
     private const DRY = 'dry(?!\s+(?:days?|weather|mornings?|places?|skin|hair|jars?|bottles?|spoons?|cloths?|hands?)\b)';
 
+    /** What is raw or green besides herbs: an oil, a butter, a jar, and tea that is dried. */
+    private const NOT_OF_HERBS =
+        '\s+(?:[\p{L}-]+\s+){0,2}(?:oils?|butters?|honey|bees?wax|wax)\b|'.
+        '\s+(?:teas?|olives?|coconut|sesame|shea|cocoa|glass|jars?|bottles?|'.
+        'cardamoms?|peppercorns?)\b';
+
     private const PURPOSES = [
         'kitchen' => '/\b(?:'.self::KITCHEN.')\b/i',
         'salve' => '/\b(salves?|balms?|ointments?)\b/i',
@@ -95,7 +101,12 @@ final readonly class RecipeWords
             // What was picked fresh, and lay a night, is wilted.
             preg_match('/(?<!\bnot\s)\bwilted\b/i', $text) === 1 => 'wilted',
             preg_match(
-                '/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|raw|just[\s-]+picked|picked (this|today|yesterday)|green)\b/i',
+                '/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|'.
+                    'raw(?!'.
+                    self::NOT_OF_HERBS.
+                    ')|just[\s-]+picked|picked (this|today|yesterday)|green(?!'.
+                    self::NOT_OF_HERBS.
+                    '))\b/i',
                 $text,
             ) === 1 => 'fresh',
             preg_match('/\b(dried|'.self::DRY.'|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',

@@ -41,7 +41,7 @@ final readonly class SaidAmount
 
     /** What a jar is besides its size, of which nothing is reckoned. */
     private const KINDS_OF_JAR =
-        'clean|dry|dried|empty|sterili[sz]ed|glass|mason|canning|preserving|storage|lidded|clear|amber|brown|dark|'.
+        'clean|dry|dried|empty|sterili[sz]ed|glass|mason|canning|preserving|storage|lidded|clear|amber|brown|blue|green|dark|'.
         'clip[\s-]?top|screw[\s-]?top|wide[\s-]?(?:mouth(?:ed)?|necked)';
 
     public function __construct(private Kitchen $kitchen, private RecipeWords $words) {}

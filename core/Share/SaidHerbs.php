@@ -97,6 +97,7 @@ final class SaidHerbs
             $this->guesses[] = sprintf('“%s” is counted by drops, and is no herb to infuse: it goes in at the end.', trim($piece));
         } elseif ($oil !== null) {
             $this->oils[] = ['oil' => ['id' => $oil] + self::details(['parts' => $parts]), 'typed' => $typed];
+            $this->leave($this->ofOils->beside($oil, $rest));
         } elseif ($known === null) {
             $this->unknown($piece, $rest, ['amount' => $typed, 'parts' => $parts]);
         } elseif (isset($this->seen[$known['id']])) {
@@ -156,7 +157,9 @@ final class SaidHerbs
     private function again(int $at, string $rest, string $typed): void
     {
         if ($typed === '' || isset($this->herbs[$at]['amount'])) {
-            $this->leave(LeftOver::of($rest, []));
+            $plant = isset($this->herbs[$at]['id']) ? $this->cupboard->herb($this->herbs[$at]['id']) : null;
+            $over = LeftOver::of($rest, $plant === null || $typed !== '' ? [] : [$plant->name, ...$plant->also]);
+            $this->leave(trim("{$typed} {$over}"));
 
             return;
         }
@@ -170,7 +173,7 @@ final class SaidHerbs
             $this->guesses[] = PlantPart::standsFor($known['other'], $known['name']).'.';
         }
         // "Arnica oil 100 ml" is so much oil, and "100 g arnica" so much of it.
-        if ($behind && $this->ofOil && $this->loose === null) {
+        if ($behind && preg_match('/^\s*oil\s+of\b|\boils?\s*$/iu', $rest) === 1 && $this->loose === null) {
             [$this->loose, $typed] = [$typed, ''];
         }
         $this->seen[$known['id']] = count($this->herbs);

@@ -25,6 +25,8 @@ final class SaidInFull
         $short = [
             // What is in brackets is a piece of its own, and so is what a stroke parts.
             '/[()]|(?<=\s)\/(?=\s)/u' => ' ; ',
+            // A name, and behind the colon what goes in.
+            '/^(\s*[\p{L}\s\'’-]+\boils?)\s*:(?=\s)/iu' => '$1,',
             '/(?<=\S)\s+plus\s+(?=\S)/iu' => ' and ',
             // What there is.
             '/^\s*(?:i|we)(?:\s+have|[’\']ve)(?:\s+got)?\s+(?=\d|an?\b|some\b|about\b)/iu' => '',

@@ -30,7 +30,8 @@ final readonly class SaidOils
     private const BEFORE_AN_OIL = '/^(?:(?:the|an?|my|our|of|some|any|good|plain|enough)\s+)+/iu';
 
     /** What people name beside the oil that is none. */
-    private const NO_OIL = '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|vodka|gin|rum|brandy|wine|milk|alcohol|ethanol|spirits?)$/iu';
+    private const NO_OIL =
+        '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|vodka|gin|rum|brandy|wine|'.'milk|alcohol|ethanol|spirits?)$/iu';
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private SaidPieces $pieces) {}
 
@@ -71,11 +72,7 @@ final readonly class SaidOils
 
                 continue;
             }
-            $carrier = $this->cupboard->carrierOrNull($found['id'] ?? '');
-            $over =
-                $carrier === null
-                    ? ''
-                    : LeftOver::of($rest, [$carrier->name, $carrier->names->inci, ...$carrier->names->also, ...self::OF_OILS]);
+            $over = $this->beside($found['id'] ?? '', $rest);
             $over === '' || ($unread[] = $over);
             $oil = $found === null || $found['id'] === '' ? ['name' => mb_substr($rest, 0, 60)] : ['id' => $found['id']];
             $oils[] = ['oil' => $oil + ($parts === null ? [] : ['parts' => $parts]), 'typed' => $typed];
@@ -95,6 +92,16 @@ final readonly class SaidOils
         }
 
         return null;
+    }
+
+    /** What is said of an oil that does not tell it from another, and is not read: "roasted" of roasted sesame oil. */
+    public function beside(string $id, string $rest): string
+    {
+        $carrier = $this->cupboard->carrierOrNull($id);
+
+        return $carrier === null
+            ? ''
+            : LeftOver::of($rest, [$carrier->name, $carrier->names->inci, ...$carrier->names->also, ...self::OF_OILS]);
     }
 
     /** What is told of what is no oil to infuse in; null of anything else. */
@@ -134,6 +141,7 @@ final readonly class SaidOils
         $rest = trim(preg_replace(self::BEFORE_AN_OIL, '', trim($rest)) ?? $rest);
         $carrier = $rest === '' ? null : $this->cupboard->carrierNamed($rest) ?? $this->cupboard->carrierNamed($rest.' oil');
 
-        return $carrier?->id;
+        // "Organic sunflower oil", "light olive oil": an oil, and words beside it.
+        return $carrier->id ?? ($rest === '' ? '' : $this->words->oil($rest)['id'] ?? '') ?: null;
     }
 }

@@ -137,6 +137,8 @@ final readonly class SaidWay
 
     private function method(Remainder $left): ?Method
     {
+        // To infuse is what is done by every way.
+        $left->take('(?:infuse|steep|macerate)(?:\s+(?:it|them))?');
         $about = '(?:(?:in|on|by)\s+(?:the|a|an)?\s*)?(?:cold\s+|dark\s+|sunny\s+)?';
         foreach ($this->methods->all() as $method) {
             if ($left->take(preg_quote($method->inSentence, '/').'|'.$about.preg_quote($method->name, '/')) !== null) {

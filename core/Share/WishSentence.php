@@ -116,6 +116,9 @@ final class WishSentence
         } elseif ($herbs->loose !== null) {
             $herbs->unread[] = $herbs->loose;
         }
+        if ($amount !== null && $herbs->loose !== null) {
+            $herbs->unread[] = $herbs->loose;
+        }
         $guesses = [...$guesses, ...$herbs->guesses, ...$oils['guesses'], ...$poured['guesses']];
         if ($herbs->herbs === []) {
             $guesses[] = 'Which herb is not understood. Write it otherwise, or choose it in the sentence.';

@@ -27,7 +27,6 @@ it('infuses no extract, tincture or water of a plant for the plant', function (s
     'elderberry syrup',
     'ginger juice',
     'nettle glycerite',
-    'aloe vera gel',
     'lavender honey',
     'jasmine absolute',
     'lavender essential oil',

@@ -344,6 +344,14 @@ it('takes what stands before a colon for the name', function (string $text, stri
     ['Calendula: 30 g dried, 300 ml olive oil', ''],
 ]);
 
+it('takes degrees for no cups', function () {
+    $told = Support::pasted("50 g calendula\n300 ml olive oil\nInfuse for 3 hours at 50 C.")->notes;
+    expect(implode(' ', $told))
+        ->not->toContain('two systems')
+        ->and(implode(' ', Support::pasted("50 g calendula\n2 c. olive oil")->notes))
+        ->toContain('two systems');
+});
+
 it('takes lemon balm for no balm, and a salve of it for one', function () {
     expect(Support::pasted("Lemon balm oil\n1 cup dried lemon balm\n2 cups olive oil")->wish['purpose'] ?? null)
         ->toBeNull()

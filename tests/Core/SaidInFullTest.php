@@ -148,6 +148,34 @@ it('reads what is said shorter as if it were said in full', function (string $te
     ['calendula in the airing cupboard, solar', ['oils' => [['name' => 'oil']], 'method' => 'solar'], ['airing cupboard']],
     // A plant that is not known is told with its part.
     ['elder leaf in olive', ['herbs' => [['name' => 'herb']]], ['elder leaf']],
+    // What is said of an oil tells it from no other, and what is raw or green may be no herb.
+    ['calendula, organic sunflower oil 200 ml', ['oils' => [['id' => 'sunflower']], 'oil_amount' => '200 ml']],
+    ['calendula, cold pressed sesame oil 200 ml', ['oils' => [['id' => 'sesame']], 'oil_amount' => '200 ml']],
+    ['calendula 30 g, light olive oil 200 ml', ['oils' => [['id' => 'olive']], 'oil_amount' => '200 ml']],
+    ['calendula, roasted sesame oil 200 ml', ['oils' => [['id' => 'sesame']], 'oil_amount' => '200 ml'], ['roasted']],
+    [
+        'calendula, raw coconut oil 200 ml',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'coconut']], 'oil_amount' => '200 ml'],
+        ['raw'],
+    ],
+    ['green tea in camellia oil', ['herbs' => [['id' => 'green-tea']]]],
+    ['calendula in olive, green glass jar', ['herbs' => [['id' => 'calendula']]]],
+    ['raw nettle in olive', ['herbs' => [['id' => 'nettle-leaf', 'state' => 'fresh']]], ['raw']],
+    // A name, and how much of the herb behind it, is an amount of the herb.
+    [
+        'basil oil: fresh basil 50 g, olive 200 ml',
+        ['herbs' => [['id' => 'basil', 'state' => 'fresh', 'amount' => '50 g']], 'oil_amount' => '200 ml'],
+    ],
+    [
+        'basil oil fresh basil 50 g olive 200 ml',
+        ['herbs' => [['id' => 'basil', 'state' => 'fresh', 'amount' => '50 g']], 'oil_amount' => '200 ml'],
+    ],
+    ['50 g calendula, 30 g calendula in olive', ['herbs' => [['id' => 'calendula', 'amount' => '50 g']]], ['30 g calendula']],
+    // To infuse says no way.
+    ['infuse calendula in olive', ['herbs' => [['id' => 'calendula']]]],
+    ['re-infuse calendula in olive', ['herbs' => [['id' => 'calendula']]], ['re-']],
+    ['dried chillies in olive', ['herbs' => [['id' => 'chilli', 'state' => 'dried']]]],
+    ['cottonwood buds in olive', ['herbs' => [['id' => 'poplar-bud']]]],
     // A strength is so much herb to a hundred of oil; of something else, or of two things, it is none.
     ['10% calendula in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:10']],
     ['calendula 20% w/v in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:5 w/v']],
