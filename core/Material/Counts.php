@@ -16,6 +16,7 @@ final readonly class Counts
         'few' => 3,
         'several' => 5,
         'a couple of' => 2,
+        'couple of' => 2,
         'a' => 1,
         'an' => 1,
         ...Figures::WORDS,

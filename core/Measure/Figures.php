@@ -77,6 +77,16 @@ final class Figures
         return preg_replace('/(?<=\s)an?\s+(?='.self::UNITS.')/iu', '1 ', $text) ?? $text;
     }
 
+    /** A line with the amount it begins with in figures: "half litre of olive oil", "three quarters of a cup of petals". */
+    public static function atFront(string $line): string
+    {
+        $number = '(?:an?|and|of|half|quarters?|thirds?|'.self::anyWord().')';
+        $unit = '(?:cups?|pints?|quarts?|litres?|liters?|gallons?|tablespoons?|tbsps?|teaspoons?|tsps?|ounces?|oz|pounds?|lbs?|kilos?|kg)';
+        $amount = "/^(?:{$number}[\\s-]+)+{$unit}\\b(?:\\s+and\\s+a\\s+half\\b)?(?!\\s+jars?\\b)/iu";
+
+        return preg_replace_callback($amount, fn (array $m) => self::ofAmount($m[0]), $line) ?? $line;
+    }
+
     /** One to twelve in figures, where one of these comes after it. */
     private static function words(string $text, string ...$before): string
     {

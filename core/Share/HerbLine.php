@@ -92,7 +92,8 @@ final readonly class HerbLine
         $volume = $amount?->kind === Kind::Volume;
         [$bare, $lies] = $volume ? Lying::in($rest) : [$rest, null];
         [$herb, $name, $guesses] = $this->of($bare, false, $eaten, $this->words->state($bare));
-        if ($aside !== null && $aside->kind === Kind::Mass) {
+        $weighed = $amount?->kind === Kind::Mass && $amount->low === $amount->high && preg_match(OilLine::METRIC, $typed) === 1;
+        if ($aside !== null && $aside->kind === Kind::Mass && ! $weighed) {
             $typed = round($aside->value, 1).' g';
         } elseif ($volume && $lies !== null) {
             $typed .= ', '.$lies->value;

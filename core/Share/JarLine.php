@@ -19,14 +19,14 @@ final readonly class JarLine
      */
     public function read(string $line, array $there): ?array
     {
-        $left = new Remainder(SaidAmount::jarsBySize($line));
+        $left = new Remainder(preg_replace('/\bfill(?:ed)?\s+it\b/iu', 'fill the jar', SaidAmount::jarsBySize($line)) ?? $line);
         $cover = $this->amount->covers($left);
         // A spoon full of it is no jar.
-        $byJar = preg_match('/\bjars?\b/iu', $line) === 1 ? $this->amount->byJar($left)['by_jar'] ?? [] : [];
+        $byJar = preg_match('/\bjars?\b/iu', $left->text) === 1 ? $this->amount->byJar($left)['by_jar'] ?? [] : [];
         if ($byJar === [] && $cover === null) {
             return null;
         }
-        $jar = $this->amount->jar($left);
+        $jar = $this->amount->whichJar($left);
         $oil = $herb = null;
         foreach (preg_split(self::APART, trim($left->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
             $named = $this->words->oil($piece);
@@ -35,5 +35,18 @@ final readonly class JarLine
         }
 
         return ['by_jar' => $byJar, 'cover' => $cover, 'jar' => $jar, 'oil' => $oil, 'herb' => $herb];
+    }
+
+    /** @return array{}|array{jar: string, jars?: string} the jar of a size that is named in a line */
+    public function jar(string $line): array
+    {
+        if (preg_match('/\bjars?\b/iu', $line) !== 1) {
+            return [];
+        }
+        $left = new Remainder(SaidAmount::jarsBySize($line));
+        $this->amount->inFigures($left);
+        $jar = $this->amount->whichJar($left);
+
+        return isset($jar['jar']) ? $jar : [];
     }
 }

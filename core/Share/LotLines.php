@@ -77,6 +77,10 @@ final readonly class LotLines
      */
     private function each(string $line): array
     {
+        $ofEach = explode("\n", (new OfEach($this->kitchen->cupboard()))->apart($line, "\n", true));
+        if (count($ofEach) > 1) {
+            return $ofEach;
+        }
         $before = SaidPieces::eachBefore($line);
         $pieces =
             count($before) > 1 ? $before : (preg_split('/\s*(?:[,;](?!\d)|\s[&+]\s|\band\b)\s*/iu', $line, -1, PREG_SPLIT_NO_EMPTY) ?: []);

@@ -16,16 +16,14 @@ final readonly class OilLine
     /** Measured so, a thing is poured: what nobody knows by name is no herb then. */
     public const POURED = '/(?:ml|cl|dl|\bl|\dl|litres?|liters?|fl\.?\s*oz)$/iu';
 
+    public const METRIC = '/(?:ml|cl|dl|\bl|\dl|litres?|liters?|\bk?g|\dk?g|grams?)$/iu';
+
     public function __construct(private Cupboard $cupboard) {}
 
-    /**
-     * "200 mL olive": what is poured, and is called as an oil is for short, is that oil.
-     *
-     * @return array{id: string, name: string}|null
-     */
-    public function poured(string $typed, string $rest): ?array
+    /** Whether what is measured so is poured, and an oil by its short name for sure: "250 mL olive"; "1 cup olive" is one by a guess. */
+    public static function isPoured(string $typed): bool
     {
-        return preg_match(self::POURED, $typed) === 1 ? $this->calledShort($rest) : null;
+        return preg_match(self::POURED, $typed) === 1;
     }
 
     /** @return array{id: string, name: string}|null the oil that is called so without the word: "castor" */
@@ -55,15 +53,19 @@ final readonly class OilLine
         }
         if ($aside !== null) {
             $beside = $aside->kind === Kind::Mass ? $density->volumeOf($aside->value) : $aside->value;
+            // What is measured in millilitres or grams is not the cups beside it.
+            $first = $amount->low === $amount->high && preg_match(self::METRIC, $typed) === 1;
             if (abs($beside / $ml - 1) > 0.12) {
                 $says = sprintf(
-                    '%s of %s, as the brackets say; the two amounts written are not the same.',
-                    AmountWriter::plain($beside, Kind::Volume),
+                    $first
+                        ? '%s of %s; the amount in the brackets is not the same.'
+                        : '%s of %s, as the brackets say; the two amounts written are not the same.',
+                    AmountWriter::plain($first ? $ml : $beside, Kind::Volume),
                     $oil['name'],
                 );
                 $guess = true;
             }
-            [$ml, $typed] = [$beside, round($beside, 1).' mL'];
+            [$ml, $typed] = $first ? [$ml, $typed] : [$beside, round($beside, 1).' mL'];
         }
         if (! $known) {
             $says .= ' '.self::ask($oil['name']);

@@ -154,10 +154,15 @@ final class PastedProduct
                         '\W*$/iu',
                     $written,
                 ) === 1;
+            $isThing = ! $isAmount && $this->recipe->isThing($written);
             $this->say(
                 $written,
-                $isAmount ? 'unread' : 'step',
-                $isAmount ? 'How much of what was not understood, so it is left out.' : '',
+                $isAmount || $isThing ? 'unread' : 'step',
+                match (true) {
+                    $isAmount => 'How much of what was not understood, so it is left out.',
+                    $isThing => 'How much of it is not said, so it is left out.',
+                    default => '',
+                },
                 false,
             );
 

@@ -106,7 +106,7 @@ final class PastedRecipe
                 $line = mb_substr($line, 0, self::LONGEST);
             }
             if ($i === 0 && $this->recipe->isTitle($line)) {
-                $name = $line;
+                $name = RecipeLines::titleOf($line);
                 $purpose = $this->words->purpose($line);
                 $this->say(
                     $line,
@@ -183,6 +183,9 @@ final class PastedRecipe
 
     private function line(string $line): void
     {
+        if (preg_match('/\bjars?\W*$/iu', $line) === 1 && ! $this->recipe->isStep($line) && $this->takeJar($line)) {
+            return;
+        }
         $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest, $aside] = $this->words->amount($line);
         $late = '/\b(bees?wax|wax|vitamin\s*e|essential\s+oils?)\b/i';
@@ -198,10 +201,12 @@ final class PastedRecipe
 
                 return;
             }
-            $oil = $this->words->oil($rest) ?? ($this->words->knownHerb($rest) === null ? $this->oilLine->poured($typed, $rest) : null);
+            // "250 mL olive" is the oil, and "1 cup olive" by a guess; "50 g walnuts" are none.
+            $isShort = $this->words->knownHerb($rest) === null && (OilLine::isPoured($typed) || preg_match('/s$/iu', $rest) !== 1);
+            $oil = $this->words->oil($rest) ?? ($isShort ? $this->oilLine->calledShort($rest) : null);
             if ($oil !== null) {
                 ['oil' => $this->oils[], 'says' => $says, 'guess' => $guess] = $this->oilLine->measured($amount, $typed, $oil, $aside);
-                $this->say($line, 'oil', $says, $guess);
+                $this->say($line, 'oil', $says, $guess || ($isShort && $this->words->oil($rest) === null && ! OilLine::isPoured($typed)));
             } elseif ($amount->kind === Kind::Time) {
                 $this->step($line);
             } elseif ($this->words->isWater($rest)) {
@@ -222,6 +227,9 @@ final class PastedRecipe
             return;
         }
         if ($this->takeByJar($line)) {
+            return;
+        }
+        if ($this->takeJar($line)) {
             return;
         }
         $parts = $this->words->parts($line);
@@ -316,6 +324,22 @@ final class PastedRecipe
         ]);
         $says = ucfirst(implode('; ', $said)).self::guessed($herb[2] ?? []);
         $this->say($line, $herb !== null ? 'herb' : ($oil !== null ? 'oil' : 'step'), $says, $again || ($herb[2] ?? []) !== []);
+
+        return true;
+    }
+
+    /** "Take a clean quart jar.", "Place the herbs in a pint jar": which jar it is; false where a line says nothing like it, or more. */
+    private function takeJar(string $line): bool
+    {
+        // What it is strained into is another.
+        if ($this->jar !== [] || preg_match('/\b(?:strain|filter|decant|bottle|label|stor(?:e|ing|age)|keep|into)/iu', $line) === 1) {
+            return false;
+        }
+        $jar = $this->jar = $this->jarLine->jar($line);
+        if ($jar === [] || $this->words->isMethod($line) || $this->words->oil($line) !== null || $this->words->knownHerb($line) !== null) {
+            return false;
+        }
+        $this->say($line, 'step', ucfirst($this->kitchen->jar($jar['jar'])->called ?? 'jar').'.', false);
 
         return true;
     }

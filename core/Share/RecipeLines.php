@@ -26,8 +26,19 @@ final readonly class RecipeLines
     /** "Equal parts beeswax, cocoa butter and almond oil". */
     private const EQUAL_PARTS = '/^\s*equal\s+parts\s+(?:of\s+)?((?:dried|dry|fresh|wilted)\s+)?(\p{L}[^\n(\d]*[^\s(\d])/imu';
 
+    /** "Three herb oil" is what it is called. */
+    private const OF_SO_MANY = '/^(?:two|three|four|five|six|seven)[\s-]+(?:herb|flower|root|leaf|plant)\b.*\b(?:oil|salve|balm)$/iu';
+
     /** How a measured herb lies. */
     private const LYING = '(?:(?:loosely|lightly|firmly|tightly|well)[ \t-]+)?(?:packed|heaped|heaping)';
+
+    private const SPOONS = 'cups?|mugs?|tablespoons?|tbsps?|teaspoons?|tsps?';
+
+    /** How many of them: "2", "a", or none before "heaped tablespoon". */
+    private const OF_SPOONS = '((?:[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*|an?\s+|'.'one\s+|two\s+|three\s+)?)';
+
+    /** A measure that is a little more or less of it, or no more and no less. */
+    private const ABOUT_SO_MUCH = '(?:scant|generous|level|rounded|good|big|large|full)';
 
     private const STATES = 'dried|fresh|wilted|powdered|ground';
 
@@ -36,16 +47,21 @@ final readonly class RecipeLines
 
     private Counts $counts;
 
+    private OfEach $each;
+
     public function __construct(private Cupboard $cupboard, private RecipeWords $words)
     {
         $this->counts = new Counts($cupboard->tables());
+        $this->each = new OfEach($cupboard);
     }
 
     /** @return list<string> */
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(Figures::ascii($text)));
-        $text = $this->titled($this->unitsWithoutPoints($text));
+        $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
+        // "1 & 1/2 cups" is one amount.
+        $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
         $unit = implode(
             '',
@@ -90,10 +106,80 @@ final readonly class RecipeLines
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');
-            array_push($lines, ...SaidPieces::eachBefore($line));
+            foreach (SaidPieces::eachBefore($line) as $one) {
+                array_push($lines, ...$this->of($one));
+            }
         }
 
         return array_values(array_filter($lines, fn (string $line) => $line !== ''));
+    }
+
+    /**
+     * "50 g rosemary, thyme and sage": so much of the first, and the others with no amount, for whether it is of each of them or of
+     * all together is not said.
+     *
+     * @return list<string>
+     */
+    private function of(string $line): array
+    {
+        [$amount, , $rest] = $this->words->amount($line);
+        if ($amount === null || $amount->kind === Kind::Time) {
+            return [$line];
+        }
+        $things = preg_split(OfEach::APART, rtrim($rest, '.'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        if (count($things) < 2) {
+            return [$line];
+        }
+        $oil = preg_match('/\boils?$/iu', (string) end($things)) === 1;
+        $known = [];
+        foreach ($things as $at => $thing) {
+            $things[$at] = $oil && $this->cupboard->carrierNamed("{$thing} oil") !== null ? "{$thing} oil" : $thing;
+            $known[] = $this->thing($things[$at]);
+        }
+        if (in_array(null, $known, true) || count(array_unique($known)) < count($known)) {
+            return [$line];
+        }
+        $first = mb_strpos($line, $rest);
+
+        return $first === false ? [$line] : [mb_substr($line, 0, $first).array_shift($things), ...$things];
+    }
+
+    /** Whether a line names one thing that goes in, and nothing more. */
+    public function isThing(string $line): bool
+    {
+        return ! $this->isHeading($line) && $this->thing(trim($line)) !== null;
+    }
+
+    /** Which thing it is, if it is one by its name alone and nothing else. */
+    private function thing(string $named): ?string
+    {
+        $bare = trim(preg_replace('/\b(?:'.self::STATES.'|organic)\b/iu', '', $named) ?? $named);
+        $whole =
+            $this->cupboard->carrierNamed($bare) ??
+            ($this->cupboard->waxNamed($bare) ?? ($this->cupboard->additionNamed($bare) ?? $this->cupboard->scentNamed($bare)));
+        if ($whole !== null) {
+            return $whole->name;
+        }
+        $herb =
+            preg_match('/\b(?:oils?|butters?|salves?|balms?|teas?|infused|seeds?)\b/iu', $bare) === 1
+                ? null
+                : $this->words->knownHerb($bare);
+
+        return $herb === null || MadeOf::is($bare) || count(explode(' ', $bare)) > 4 ? null : $herb['id'];
+    }
+
+    /** The rows of a table drawn with strokes, "| calendula | 50 g |", as lines; its head and its rule are none. */
+    private static function ofTable(string $text): string
+    {
+        return preg_replace_callback('/^[ \t]*\|.*\|[ \t]*$/mu', self::ofRow(...), $text) ?? $text;
+    }
+
+    /** @param  array<string>  $m a row as it is drawn */
+    private static function ofRow(array $m): string
+    {
+        $cells = array_map('trim', explode('|', $m[0]));
+
+        return implode(' - ', array_filter($cells, fn (string $cell) => preg_match('/[\p{L}\d]/u', $cell) === 1));
     }
 
     /** @param  array<string>  $m what is before the list and of all of it, such as "dried", and the list */
@@ -153,9 +239,12 @@ final readonly class RecipeLines
      */
     public function amountFirst(string $line): string
     {
+        $line = self::inFigures($line);
         $verb = '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+(?=[\d½¼¾⅓⅔]|an?\b|half\b)/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
-        if ($bare !== $line && $this->words->amount($bare)[0] !== null) {
+        [$amount, , $of] = $this->words->amount($bare);
+        // "Take a quart jar" is no ingredient.
+        if ($bare !== $line && $amount !== null && preg_match('/^(?:\S+\s+)?(?:jars?|bottles?|pans?|bowls?)\b/iu', $of) !== 1) {
             return $bare;
         }
         // "Calendula (dried), 1 cup, loosely packed".
@@ -173,6 +262,19 @@ final readonly class RecipeLines
         $first = $this->amountBefore($line);
 
         return $lies === null ? $first : ($first === $line ? $line.$lies[0] : "{$first}, {$lies[1]}");
+    }
+
+    /** "A scant cup", "2 heaped tablespoons", "half litre": the measure that it is, in figures. */
+    private static function inFigures(string $line): string
+    {
+        $heaped = preg_replace(
+            '/^'.self::OF_SPOONS.'(?:slightly\s+)?(?:heap(?:ed|ing))\s+('.self::SPOONS.')\b(.*)$/iu',
+            '$1$2$3, heaped',
+            $line,
+        );
+        $even = preg_replace('/^'.self::OF_SPOONS.self::ABOUT_SO_MUCH.'\s+('.self::SPOONS.')\b/iu', '$1$2', $heaped ?? $line);
+
+        return Figures::atFront(preg_replace('/^('.self::SPOONS.')\b(?!\s*$)/iu', '1 $1', $even ?? $line) ?? $line);
     }
 
     private function amountBefore(string $line): string
@@ -211,7 +313,15 @@ final readonly class RecipeLines
         $loose =
             ! $made['guess'] &&
             ! in_array($made['as'], ['step', 'unread', 'name'], true) &&
-            preg_match('/\b(?:few|several)\b/iu', $line) === 1;
+            preg_match('/\b(?:few|several|couple)\b/iu', $line) === 1;
+        $about =
+            preg_match(
+                '/^\W*(?:[\d½¼¾⅓⅔\/]+|an?|one|two|three)?\s*(?:scant|generous|rounded|good|big|large)\s+(?:'.self::SPOONS.')\b/iu',
+                $line,
+            ) === 1;
+        if ($about && ! in_array($made['as'], ['step', 'unread', 'name'], true)) {
+            return ['line' => $line, 'as' => $made['as'], 'says' => rtrim($made['says'], '.').'; how much is a guess.', 'guess' => true];
+        }
 
         return [
             'line' => $line,
@@ -235,18 +345,31 @@ final readonly class RecipeLines
     /** A heading over what follows, that says nothing of its own. */
     public function isHeading(string $line): bool
     {
-        return preg_match('/^(ingredients?|method|directions|instructions|steps?|you will need|for the (oil|infusion))\s*:?$/i', $line) ===
-            1;
+        $table = '(?:ingredients?|herbs?|oils?|items?|what|amount|quantity|how much|weight)';
+
+        return preg_match(
+            '/^(?:(?:ingredients?|method|directions|instructions|steps?|you will need|for the (?:oil|infusion))\s*:?|'.
+                "{$table}(?:\\s-\\s{$table})+)$/i",
+            $line,
+        ) === 1;
     }
 
     /** The first line of a recipe, where it is what the recipe is called. */
     public function isTitle(string $line): bool
     {
+        $line = self::titleOf($line);
+
         return ! $this->isHeading($line) &&
             $this->isName($line) &&
-            ($this->words->count($line) === null || $this->isOneOil($line)) &&
+            ($this->words->count($line) === null || $this->isOneOil($line) || preg_match(self::OF_SO_MANY, $line) === 1) &&
             // "Comfrey flower oil" is no flower that is counted.
             (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm)$/iu', $line) === 1);
+    }
+
+    /** What a first line calls it, without how much it makes: "Calendula oil - makes 2 cups". */
+    public static function titleOf(string $line): string
+    {
+        return preg_replace('/\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$/iu', '', $line) ?? $line;
     }
 
     /** Whether a line says "an oil", as a name does: so much of it is none. */
@@ -284,6 +407,8 @@ final readonly class RecipeLines
                 $this->words->knownHerb($line) !== null ||
                 preg_match('/\b(?:oil|salve|balm|rub)s?$/u', $bare) !== 1);
 
-        return preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->words->isMethod($line) && ! $step;
+        $is = self::inFigures($line) === $line && preg_match('/^take\s.*\.$/iu', $bare) !== 1;
+
+        return $is && preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->words->isMethod($line) && ! $step;
     }
 }

@@ -50,6 +50,7 @@ final readonly class SaidAmount
     public static function jarsBySize(string $text): string
     {
         $size = '\d[\d.\/]*\s*(?:'.self::UNITS.')';
+        $each = "(?:each\\s+(?:of\\s+|holding\\s+)?({$size})|({$size})\\s+each)";
         $apart = '[,\s-]\s*';
         $said = [
             '/\b(?:'.
@@ -60,7 +61,7 @@ final readonly class SaidAmount
             self::JARS_CALLED.
             "|{$size}){$apart}){0,3}jars?\\b)/iu" => '',
             "/\\bjar(s?)\\s*\\(\\s*({$size})\\s*\\)/iu" => '$2 jar$1',
-            "/\\bjars\\b([^.;]*?)[,;]?\\s*\\b(?:each\\s+(?:of\\s+|holding\\s+)?({$size})|({$size})\\s+each)(?![\\p{L}\\d])/iu" => '$2$3 jars$1',
+            "/\\bjars\\b([^.;]*?)[,;]?\\s*\\b{$each}(?![\\p{L}\\d])/iu" => '$2$3 jars$1',
         ];
 
         return preg_replace(array_keys($said), $said, $text) ?? $text;
@@ -264,8 +265,14 @@ final readonly class SaidAmount
         return ['finished' => ['amount' => trim($m[1])]];
     }
 
+    /** @return array{}|array{jar: string, jars?: string}|array{jars: string} by its size, or by what it is called */
+    public function whichJar(Remainder $left): array
+    {
+        return $this->jarOfSize($left) ?? $this->jar($left);
+    }
+
     /** @return array{}|array{jar: string, jars?: string}|array{jars: string} in which jars, and in how many */
-    public function jar(Remainder $left): array
+    private function jar(Remainder $left): array
     {
         $jars = [];
         foreach ($this->kitchen->jarsBySize() as $jar) {

@@ -71,7 +71,8 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $this->left = new Remainder(SaidAmount::jarsBySize(Names::withoutPoints(Figures::ascii($text))));
+        $text = SaidAmount::jarsBySize(Names::withoutPoints(Figures::ascii($text)));
+        $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
         $this->asides = [];
         // Before its numbers are: "half a jar" is no half.
         $byJar = $this->amount->byJar($this->left);

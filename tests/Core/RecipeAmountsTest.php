@@ -1,0 +1,62 @@
+<?php
+
+use Tests\Core\Support;
+
+// Amounts as recipes have them; common practice, no source.
+it('reads an amount in words, about, or in a table', function (string $text, ?string $herb, ?string $oil) {
+    $wish = Support::pasted($text)->wish;
+    expect($wish['herbs'][0]['amount'] ?? null)
+        ->toBe($herb)
+        ->and($wish['herbs'][0]['id'] ?? null)
+        ->toBe('calendula')
+        ->and($wish['oils'])
+        ->toBe([['id' => 'olive']])
+        ->and($wish['oil_amount'] ?? null)
+        ->toBe($oil);
+})->with([
+    'half litre' => ["50 g calendula\nhalf litre of olive oil", '50 g', '1/2 litre'],
+    'half cup first' => ["half cup calendula\na cup and a half of olive oil", '1/2 cup', '1 1/2 cup'],
+    'three quarters of one' => ["three quarters of a cup of calendula\ntwo and a half cups olive oil", '3/4 cup', '2 1/2 cups'],
+    'one and its fraction' => ["1/2 oz calendula\n1 & 1/2 cups olive oil", '1/2 oz', '1 1/2 cups'],
+    'a couple' => ["couple of tablespoons calendula\n1 cup olive oil", '2 tablespoons', '1 cup'],
+    'scant and generous' => ["a scant cup calendula\n2 generous cups olive oil", '1 cup', '2 cups'],
+    'heaped and level' => ["heaped tablespoon calendula\n1 level cup olive oil", '1 tablespoon', '1 cup'],
+    'millilitres before the cups beside them' => ["50 g (2 oz) calendula\n125 ml (1/2 cup) olive oil", '50 g', '125 ml'],
+    'cups with millilitres beside them' => ["50 g calendula\n1/2 cup (125 ml) olive oil", '50 g', '125 mL'],
+    'a table' => ["| Herb | Amount |\n|---|---|\n| calendula | 50 g |\n| olive oil | 300 ml |", '50 g', '300 ml'],
+    'an oil without the word' => ["50 g calendula\n1 cup olive", '50 g', '1 cup'],
+]);
+
+it('says that about so much is a guess', function () {
+    $read = Support::pasted("a scant cup dried calendula\n1 generous cup olive oil\n1 cup almond");
+    expect(Support::takenAs($read))
+        ->toBe(['herb*', 'oil*', 'oil*'])
+        ->and($read->lines[1]['says'])
+        ->toEndWith('; how much is a guess.');
+});
+
+it('takes the jar that is named, and none that it is strained into', function (string $text, array $wish) {
+    $read = Support::pasted($text)->wish;
+    expect(array_intersect_key($read, ['jar' => 0, 'jars' => 0, 'by_jar' => 0]))
+        ->toEqual($wish)
+        ->and(array_column((array) $read['herbs'], 'id'))
+        ->toHaveCount(1);
+})->with([
+    [
+        'Take a quart jar. Fill it two thirds with dried lemon balm. Top up with almond oil.',
+        ['jar' => '946', 'by_jar' => ['fill' => 'two-thirds']],
+    ],
+    ['Half fill a 500 ml jar with dried calendula and cover with olive oil', ['jar' => '473', 'by_jar' => ['fill' => 'half']]],
+    ["3 x 250 ml jars\n60 g calendula\n600 ml olive", ['jar' => '237', 'jars' => '3']],
+    ["50 g calendula\n300 ml olive\nPlace herbs in a clean, dry pint jar.\nStrain into a quart jar.", ['jar' => '473']],
+    ["50 g calendula\n300 ml olive\nStrain into a quart jar.", []],
+]);
+
+it('takes the first line for its name, however much it makes', function (string $line, string $name) {
+    expect(Support::pasted("{$line}\n50 g calendula\n300 ml olive oil")->name)->toBe($name);
+})->with([
+    ['Calendula infused oil - makes 2 cups', 'Calendula infused oil'],
+    ['Three herb oil (makes 500 ml)', 'Three herb oil'],
+    ['half cup of comfrey', ''],
+    ['Take a quart jar.', ''],
+]);
