@@ -28,6 +28,17 @@ final class AmountException extends RefusedException
         );
     }
 
+    public static function ambiguousPoint(string $typed): self
+    {
+        return new self(
+            'ambiguous',
+            sprintf(
+                '“%s” can be read two ways, as thousands or as a decimal. Write it without the point, or in litres or kilograms.',
+                self::short($typed),
+            ),
+        );
+    }
+
     public static function kindsDoNotAdd(string $typed): self
     {
         return new self(

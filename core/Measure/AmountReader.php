@@ -171,6 +171,10 @@ final readonly class AmountReader
         if (preg_match('/\d,\d{3}(?!\d)/', $text) === 1) {
             throw AmountException::ambiguousComma($typed);
         }
+        // A point before three figures of which the last are noughts is a thousand's where the comma is the decimal's.
+        if (preg_match('/(?<![\d.])[1-9]\d{0,2}\.\d00(?=\s*(?:ml|g|grams?|millilit\p{L}*)\b)/iu', $text) === 1) {
+            throw AmountException::ambiguousPoint($typed);
+        }
         $text = preg_replace('/(\d),(\d)/', '$1.$2', $text) ?? '';
         $text = str_replace(['–', '—', '−', "\u{00A0}", "\u{202F}"], ['-', '-', '-', ' ', ' '], $text);
         $text = preg_replace('/\b(about|approx\.?|ca\.?|circa|of|a good)\b|~/iu', ' ', $text) ?? '';

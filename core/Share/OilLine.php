@@ -26,10 +26,10 @@ final readonly class OilLine
         return preg_match(self::POURED, $typed) === 1;
     }
 
-    /** @return array{id: string, name: string}|null the oil that is called so without the word: "castor" */
+    /** @return array{id: string, name: string}|null the oil that is called so without the word: "castor"; walnuts are no oil */
     public function calledShort(string $name): ?array
     {
-        $oil = $this->cupboard->carrierNamed("{$name} oil");
+        $oil = preg_match('/s$/iu', $name) === 1 ? null : $this->cupboard->carrierNamed("{$name} oil");
 
         return $oil === null ? null : ['id' => $oil->id, 'name' => $oil->name];
     }

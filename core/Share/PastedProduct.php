@@ -50,20 +50,39 @@ final class PastedProduct
 
     private const PARTS = ' parts';
 
+    /** "20 % beeswax", "shea butter: 25 %". */
+    private const SHARE_BEFORE = '/^(\d{1,3}(?:[.,]\d+)?)\s*%\s*(?:of\s+)?(\p{L}.*)$/iu';
+
+    private const SHARE_BEHIND = '/^(\p{L}.*?)[\s:,–-]+(\d{1,3}(?:[.,]\d+)?)\s*%\s*$/iu';
+
+    /** Shares that come to less beside what is measured are shares of something that is not said. */
+    private const LEAST_OF_WHOLE = 50.0;
+
+    /** "Makes 250 g", "a batch of 250 g", "250 g in all". */
+    private const COMES_TO =
+        '/\b(?:makes?|yields?|total(?:ling)?|batch(?:\s+size)?|for)\b:?\s*(?:of\s+|about\s+)?(\d{2,4})\s*g\b(?!\s+of\b)|'.
+        '\b(\d{2,4})\s*g\s+(?:batch|in\s+(?:all|total)|total)\b/iu';
+
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
 
     /** @var array<string, list<array<string, mixed>>> by field of the wish */
     private array $parts = [];
 
+    /** What the shares in per cent come to; null where they are shares of nothing that is known. */
+    private ?float $shares = null;
+
     private readonly RecipeWords $words;
 
     private readonly RecipeLines $recipe;
+
+    private readonly OilLine $oilLine;
 
     public function __construct(private readonly Cupboard $cupboard, Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->recipe = new RecipeLines($cupboard, $this->words);
+        $this->oilLine = new OilLine($cupboard);
     }
 
     /** @throws RecipeException when there is nothing in it that goes into a product */
@@ -84,6 +103,7 @@ final class PastedProduct
         if ($name !== '') {
             $this->say($name, 'name', '', false);
         }
+        $this->shares = $this->sharesOfAll($lines);
         foreach (array_slice($lines, 0, self::MOST_LINES) as $line) {
             $this->line(mb_substr($line, 0, self::LONGEST));
         }
@@ -91,28 +111,70 @@ final class PastedProduct
             throw RecipeException::nothingForProduct();
         }
         $product = $this->product($name.' '.$text);
-        $weighed = $this->weighed();
+        $weighed = $this->weighed($text);
         $notes = $weighed === null ? [] : [$weighed];
         $notes = $product === null ? [...$notes, 'What it is was not said: taken for a salve. Change the word where it is not.'] : $notes;
 
         return new ReadRecipe(mb_substr($name, 0, 80), '', ['product' => $product ?? 'salve'] + $this->parts, $this->lines, $notes);
     }
 
-    /** What is told in parts is weighed, so much in all; what was made of it, in words, or null where nothing is in parts. */
-    private function weighed(): ?string
+    /**
+     * What all the shares in per cent come to; null where there are none, or where so few are beside what is measured that they
+     * are shares of something else.
+     *
+     * @param  list<string>  $lines
+     */
+    private function sharesOfAll(array $lines): ?float
     {
+        $shares = array_filter(array_map(fn (string $line) => self::share($line)[0] ?? null, $lines));
+        $measured = array_filter(
+            $lines,
+            fn (string $line) => self::share($line) === null &&
+                in_array($this->words->amount($this->recipe->amountFirst($line))[0]?->kind, [Kind::Mass, Kind::Volume], true),
+        );
+        $all = array_sum($shares);
+
+        return $shares === [] || ($measured !== [] && $all < self::LEAST_OF_WHOLE) ? null : $all;
+    }
+
+    /** @return array{float, string}|null so many per cent, and of what */
+    private static function share(string $line): ?array
+    {
+        $line = trim($line);
+        if (preg_match(self::SHARE_BEFORE, $line, $m) === 1) {
+            return [(float) str_replace(',', '.', $m[1]), $m[2]];
+        }
+
+        return preg_match(self::SHARE_BEHIND, $line, $m) === 1 ? [(float) str_replace(',', '.', $m[2]), $m[1]] : null;
+    }
+
+    /** What is told in parts is weighed, so much in all; what was made of it, in words, or null where nothing is in parts. */
+    private function weighed(string $text): ?string
+    {
+        $comesTo = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[1] ?: $m[2] ?? '') : 0;
+        $whole = $comesTo ?: self::WHOLE_G;
         $many = fn (mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
         $all = array_sum(array_map($many, array_column(array_merge([], ...array_values($this->parts)), 'amount')));
         foreach ($all > 0.0 ? $this->parts : [] as $field => $each) {
             foreach ($each as $at => $part) {
                 $parts = $many($part['amount'] ?? null);
-                $parts > 0.0 && ($this->parts[$field][$at]['amount'] = sprintf('%s g', round(($parts / $all) * self::WHOLE_G, 1)));
+                $parts > 0.0 && ($this->parts[$field][$at]['amount'] = sprintf('%s g', round(($parts / $all) * $whole, 1)));
             }
         }
 
-        return $all <= 0.0
-            ? null
-            : sprintf('Parts are taken by weight, %d g of them in all: change the amounts for more or less.', self::WHOLE_G);
+        return match (true) {
+            $all <= 0.0 => null,
+            $this->shares !== null && abs($this->shares - 100.0) > 0.5 => sprintf(
+                'The shares come to %s %%, and not to 100: they are taken as parts by weight, %d g of them in all.',
+                round($this->shares, 1),
+                $whole,
+            ),
+            default => sprintf(
+                '%s are taken by weight, %d g of them in all: change the amounts for more or less.',
+                $this->shares === null ? 'Parts' : 'Shares',
+                $whole,
+            ),
+        };
     }
 
     private function product(string $text): ?string
@@ -128,7 +190,7 @@ final class PastedProduct
 
     private function isPart(string $line): bool
     {
-        return $this->words->amount($line)[0] !== null || preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1;
+        return self::share($line) !== null || $this->words->amount($line)[0] !== null || preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1;
     }
 
     private function line(string $line): void
@@ -136,10 +198,21 @@ final class PastedProduct
         if ($this->recipe->isHeading($line)) {
             return;
         }
+        if (preg_match('/\p{L}/u', preg_replace(self::COMES_TO, '', $line) ?? $line) !== 1) {
+            $this->say($line, 'step', '', false);
+
+            return;
+        }
         $written = $line;
         $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest] = $this->words->amount($line);
-        $parts = $amount === null ? $this->words->parts($line) : null;
+        $share = self::share($written);
+        $parts = $share ?? ($amount === null ? $this->words->parts($line) : null);
+        if ($share !== null && $this->shares === null) {
+            $this->say($written, 'unread', 'Of how much it is a share is not said: write its weight. It is left out.', false);
+
+            return;
+        }
         if ($parts !== null) {
             [$typed, $rest] = [$parts[0].self::PARTS, $parts[1]];
         } elseif ($amount === null || $amount->kind === Kind::Time) {
@@ -253,10 +326,11 @@ final class PastedProduct
         // "comfrey-infused olive oil" is olive oil, with something in it.
         $oil = $this->words->oil(preg_replace('/^.*\binfused\s+(?=\p{L})(?!with\b|in\b)/iu', '', $rest) ?? $rest);
         $infused = preg_match('/\binfused\b/i', $rest) === 1;
+        $oil = $oil === null || $oil['id'] === '' ? $this->oilLine->calledShort(trim($rest)) ?? $oil : $oil;
+        $known = $oil !== null && $oil['id'] !== '' ? $oil : null;
         if ($oil === null && ! $infused) {
             return false;
         }
-        $known = $oil !== null && $oil['id'] !== '' ? $oil : null;
         $this->parts['oils'][] = ['id' => $known['id'] ?? ($oil['name'] ?? 'oil'), 'amount' => $typed];
         $says = match (true) {
             $infused => sprintf('%s; it was infused: choose your bottle of it.', $known['name'] ?? 'Which oil is not said: choose it'),

@@ -201,12 +201,12 @@ final class PastedRecipe
 
                 return;
             }
-            // "250 mL olive" is the oil, and "1 cup olive" by a guess; "50 g walnuts" are none.
-            $isShort = $this->words->knownHerb($rest) === null && (OilLine::isPoured($typed) || preg_match('/s$/iu', $rest) !== 1);
+            // "250 mL olive" is the oil, and "1 cup olive" by a guess.
+            $isShort = $this->words->oil($rest) === null && $this->words->knownHerb($rest) === null;
             $oil = $this->words->oil($rest) ?? ($isShort ? $this->oilLine->calledShort($rest) : null);
             if ($oil !== null) {
                 ['oil' => $this->oils[], 'says' => $says, 'guess' => $guess] = $this->oilLine->measured($amount, $typed, $oil, $aside);
-                $this->say($line, 'oil', $says, $guess || ($isShort && $this->words->oil($rest) === null && ! OilLine::isPoured($typed)));
+                $this->say($line, 'oil', $says, $guess || ($isShort && ! OilLine::isPoured($typed)));
             } elseif ($amount->kind === Kind::Time) {
                 $this->step($line);
             } elseif ($this->words->isWater($rest)) {

@@ -60,6 +60,13 @@ final readonly class RecipeLines
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(Figures::ascii($text)));
         $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
+        // "0,5 %" is no nought, and no five.
+        $text =
+            preg_replace(
+                '/(?<=\d),(?=\d{1,2}\s*(?:%|(?:kg|g|ml|cl|dl|l|oz|fl|lbs?|cups?|tbsp|tsp|parts?|pints?|lit\p{L}+)\b))/iu',
+                '.',
+                $text,
+            ) ?? $text;
         // "1 & 1/2 cups" is one amount.
         $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
@@ -210,7 +217,7 @@ final readonly class RecipeLines
     {
         $measured =
             '\p{L}[^,;:\n\d]*[:\s]\s*[\d½¼¾⅓⅔][\d.,\/ ]*\s*'.
-            '(?:kg|g|ml|cl|dl|l|oz|ounces?|lbs?|fl\.?\s*oz|cups?|tbsp|tsp|drops?|parts?|pints?|quarts?)\b\.?(?:\s*'.
+            '(?:(?:kg|g|ml|cl|dl|l|oz|ounces?|lbs?|fl\.?\s*oz|cups?|tbsp|tsp|drops?|parts?|pints?|quarts?)\b\.?|%)(?:\s*'.
             self::STATE.
             ')?';
         $time = '(?:for\s+)?\d[\d.–-]*\s*(?:months?|weeks?|days?|hours?|hrs?|h)\b';

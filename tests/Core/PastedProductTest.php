@@ -106,6 +106,34 @@ it('reads a product written as plain lines', function (string $text, array $wish
             'butters' => [['id' => 'shea', 'amount' => '16.7 g']],
         ],
     ],
+    // A quarter, a quarter and a half of 200 g, and what is said to go in besides.
+    'in shares' => [
+        "Lip balm, 200 g batch\n25% beeswax\nshea butter: 25 %\nalmond 50%\n5 drops lavender",
+        [
+            'product' => 'lip-balm',
+            'waxes' => [['id' => 'beeswax', 'amount' => '50 g']],
+            'butters' => [['id' => 'shea', 'amount' => '50 g']],
+            'oils' => [['id' => 'sweet-almond', 'amount' => '100 g']],
+            'essential_oils' => [['id' => 'lavender', 'drops' => 5.0]],
+        ],
+    ],
+    'in shares, in one line' => [
+        'Salve: beeswax 19,5%, olive oil 80%, lavender essential oil 0,5%',
+        [
+            'product' => 'salve',
+            'waxes' => [['id' => 'beeswax', 'amount' => '19.5 g']],
+            'oils' => [['id' => 'olive', 'amount' => '80 g']],
+            'essential_oils' => [['id' => 'lavender', 'amount' => '0.5 g']],
+        ],
+    ],
+    'oils without the word' => [
+        "Salve\n60 g olive\n10 g castor\n15 g beeswax",
+        [
+            'product' => 'salve',
+            'oils' => [['id' => 'olive', 'amount' => '60 g'], ['id' => 'castor', 'amount' => '10 g']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '15 g']],
+        ],
+    ],
     'in digits of another keyboard' => [
         "Salve\n٢٠٠ ml olive oil\n２０ g beeswax",
         [
@@ -131,6 +159,16 @@ it('reads a product written as plain lines', function (string $text, array $wish
         ],
     ],
 ]);
+
+it('takes shares that are not of all for no weight, and says what they come to', function () {
+    $some = pasted("Salve\n100 ml olive oil\n15% beeswax");
+    expect($some->wish)
+        ->not->toHaveKey('waxes')
+        ->and($some->lines[2]['says'])
+        ->toBe('Of how much it is a share is not said: write its weight. It is left out.')
+        ->and(pasted("Salve\n15% beeswax\n75% olive oil")->notes)
+        ->toBe(['The shares come to 90 %, and not to 100: they are taken as parts by weight, 100 g of them in all.']);
+});
 
 it('says what was taken in parts, how many by a guess, and what was left out', function () {
     $read = pasted("Salve\n1 part beeswax\n5 parts olive oil\nAdd a few drops of lavender\nsome drops of moonlight");

@@ -128,6 +128,8 @@ it('says why an amount cannot be taken', function (string $typed, Kind $kind, st
     ['<b>5</b> g', Kind::Mass, 'unreadable'],
     [str_repeat('1', 90), Kind::Mass, 'unreadable'],
     ['1,500 g', Kind::Mass, 'ambiguous'],
+    ['1.500 g', Kind::Mass, 'ambiguous'],
+    ['250 ml + 1.000 ml', Kind::Volume, 'ambiguous'],
     ['1 cup + 5 g', Kind::Volume, 'mixed_units'],
     ['5 g', Kind::Volume, 'wrong_kind'],
     ['3 days', Kind::Mass, 'wrong_kind'],

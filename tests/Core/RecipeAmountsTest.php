@@ -23,6 +23,8 @@ it('reads an amount in words, about, or in a table', function (string $text, ?st
     'heaped and level' => ["heaped tablespoon calendula\n1 level cup olive oil", '1 tablespoon', '1 cup'],
     'millilitres before the cups beside them' => ["50 g (2 oz) calendula\n125 ml (1/2 cup) olive oil", '50 g', '125 ml'],
     'cups with millilitres beside them' => ["50 g calendula\n1/2 cup (125 ml) olive oil", '50 g', '125 mL'],
+    'a comma for a point' => ["12,5 g calendula\n1,5 l olive oil", '12.5 g', '1.5 l'],
+    'a comma in the midst of a line' => ['0,5 kg calendula, 2,25 l olive oil', '0.5 kg', '2.25 l'],
     'a table' => ["| Herb | Amount |\n|---|---|\n| calendula | 50 g |\n| olive oil | 300 ml |", '50 g', '300 ml'],
     'an oil without the word' => ["50 g calendula\n1 cup olive", '50 g', '1 cup'],
 ]);
