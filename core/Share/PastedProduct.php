@@ -151,7 +151,7 @@ final class PastedProduct
     /** What is told in parts is weighed, so much in all; what was made of it, in words, or null where nothing is in parts. */
     private function weighed(string $text): ?string
     {
-        $comesTo = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[1] ?: $m[2] ?? '') : 0;
+        $comesTo = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[2] ?? $m[1]) : 0;
         $whole = $comesTo ?: self::WHOLE_G;
         $many = fn (mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
         $all = array_sum(array_map($many, array_column(array_merge([], ...array_values($this->parts)), 'amount')));

@@ -59,7 +59,6 @@ final readonly class RecipeLines
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(Figures::ascii($text)));
-        $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
         // "0,5 %" is no nought, and no five.
         $text =
             preg_replace(
@@ -67,6 +66,7 @@ final readonly class RecipeLines
                 '.',
                 $text,
             ) ?? $text;
+        $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
         // "1 & 1/2 cups" is one amount.
         $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
@@ -202,7 +202,9 @@ final readonly class RecipeLines
     {
         $number = '(?:[\d½¼¾⅓⅔]|an?\s|half\s)';
         $two = "(?={$number}[^\\n,;+]*\\s\\p{L}{3}[^\\n,;+]*[,;+][ \\t]*(?:and\\s+)?{$number})";
-        if (preg_match("/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?)\\s*:[ \\t]*{$two}/iu", $text, $m) !== 1) {
+        // "Salve: beeswax 20 g, olive oil 100 g".
+        $behind = '(?=\p{L}[^\n,;+:\d]*\s[\d½¼¾⅓⅔][\d.]*\s*(?:\p{L}+\b|%)\s*[,;+])';
+        if (preg_match("/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?)\\s*:[ \\t]*(?:{$two}|{$behind})/iu", $text, $m) !== 1) {
             return $text;
         }
         $oil = $this->words->oil($m[1]);
