@@ -172,7 +172,7 @@ final readonly class AmountReader
             throw AmountException::ambiguousComma($typed);
         }
         // A point before three figures of which the last are noughts is a thousand's where the comma is the decimal's.
-        if (preg_match('/(?<![\d.])[1-9]\d{0,2}\.\d00(?=\s*(?:ml|g|grams?|millilit\p{L}*)\b)/iu', $text) === 1) {
+        if (preg_match('/(?<![\d.])[1-9]\.\d00(?=\s*(?:ml|g|grams?|millilit\p{L}*)\b)/iu', $text) === 1) {
             throw AmountException::ambiguousPoint($typed);
         }
         $text = preg_replace('/(\d),(\d)/', '$1.$2', $text) ?? '';

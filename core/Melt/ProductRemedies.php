@@ -8,6 +8,7 @@ use Kettle\Material\Addition;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Reason\Way;
+use Kettle\Recipe\Change;
 
 /** What would do instead of a product that cannot be made: changes to its wish, to be tried before they are offered. */
 final readonly class ProductRemedies
@@ -104,7 +105,7 @@ final readonly class ProductRemedies
             : [
                 new Way('all-of-it', sprintf('Use all there is of it, %g mL', $infused->leftMl), [
                     'total' => null,
-                    'oils' => [['batch' => $infused->id, 'amount' => sprintf('%.3f mL', $infused->leftMl)]],
+                    'oils' => [['batch' => $infused->id, 'amount' => Change::number($infused->leftMl).' mL']],
                     'tins' => array_map(fn (mixed $tin) => ['ml' => is_array($tin) ? $tin['ml'] ?? 60 : 60], $tins) ?: null,
                 ]),
             ];
@@ -123,7 +124,7 @@ final readonly class ProductRemedies
         foreach ($others as $i => $each) {
             $boiled = is_array($each) && is_string($each['boil'] ?? null) ? $this->house->boiled[$each['boil']] ?? null : null;
             if ($boiled?->leftG !== null && $boiled->leftG > 0) {
-                $some = ['boil' => $boiled->id, 'amount' => sprintf('%.3f g', $boiled->leftG)];
+                $some = ['boil' => $boiled->id, 'amount' => Change::number($boiled->leftG).' g'];
                 $water = in_array(
                     Addition::WATER,
                     array_map(fn (mixed $other) => is_array($other) ? $other['id'] ?? '' : $other, $others),

@@ -31,12 +31,17 @@ it('lays Skerry House true for whatever day it is', function (string $now) {
     $this->postJson('/api/demo')->assertOk()->assertJsonPath('houses.0.name', 'Skerry House');
     $today = $this->getJson("/api/houses/{$house->uid}/today")->assertOk();
     expect($today->json('headline'))->toContain('cannot wait');
+    $another = ['name' => 'North End', 'measures' => 'metric', 'time_zone' => 'Europe/London'];
+    $this->postJson('/api/houses', $another, ['Idempotency-Key' => 'another-house'])->assertOk();
     // Again the same day it is left; on a later day it is laid anew, unless somebody wrote in it.
     Artisan::call('kettle:demo');
     expect(SkerryHouse::find()->uid)->toBe($house->uid);
     Carbon::setTestNow(Carbon::parse($now)->addDays(3));
     Artisan::call('kettle:demo');
     expect(SkerryHouse::find()->uid)->not->toBe($house->uid);
+    // Whoever looks around enters it, though another house was begun before this one.
+    $houses = $this->postJson('/api/demo')->assertOk()->json('houses');
+    expect(array_column($houses, 'name'))->toBe(['Skerry House', 'North End']);
 })->with(['2026-11-24T10:10:00Z', '2027-03-28T08:00:00Z', '2028-02-29T21:00:00Z', '2026-11-24T00:06:00Z']);
 
 it('leaves a demo that somebody has written in', function () {

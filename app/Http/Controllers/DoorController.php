@@ -223,6 +223,8 @@ final class DoorController extends Controller
             ->with('house')
             ->orderBy('id')
             ->get()
+            // Who looks around enters the house that is shown, whatever others were begun beside it.
+            ->sortByDesc(fn (Membership $in) => $in->house->is_demo)
             ->map(fn (Membership $in) => new HouseLink($in->house->uid, $in->house->name, $in->role->value, self::goes($in->house)));
 
         return new Me(
