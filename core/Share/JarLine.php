@@ -37,16 +37,17 @@ final readonly class JarLine
         return ['by_jar' => $byJar, 'cover' => $cover, 'jar' => $jar, 'oil' => $oil, 'herb' => $herb];
     }
 
-    /** @return array{}|array{jar: string, jars?: string} the jar of a size that is named in a line */
+    /** @return array{array{}|array{jar: string, jars?: string}, ?string} the jar of a size that is named, or the size that none has */
     public function jar(string $line): array
     {
         if (preg_match('/\bjars?\b/iu', $line) !== 1) {
-            return [];
+            return [[], null];
         }
         $left = new Remainder(SaidAmount::jarsBySize($line));
         $this->amount->inFigures($left);
+        $none = $this->amount->jarOfNoSize($left);
         $jar = $this->amount->whichJar($left);
 
-        return isset($jar['jar']) ? $jar : [];
+        return [isset($jar['jar']) ? $jar : [], $none];
     }
 }

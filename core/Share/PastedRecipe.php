@@ -335,11 +335,15 @@ final class PastedRecipe
         if ($this->jar !== [] || preg_match('/\b(?:strain|filter|decant|bottle|label|stor(?:e|ing|age)|keep|into)/iu', $line) === 1) {
             return false;
         }
-        $jar = $this->jar = $this->jarLine->jar($line);
-        if ($jar === [] || $this->words->isMethod($line) || $this->words->oil($line) !== null || $this->words->knownHerb($line) !== null) {
+        [$this->jar, $none] = $this->jarLine->jar($line);
+        $more = $this->words->isMethod($line) || $this->words->oil($line) !== null || $this->words->knownHerb($line) !== null;
+        if ($more || ($this->jar === [] && $none === null)) {
             return false;
         }
-        $this->say($line, 'step', ucfirst($this->kitchen->jar($jar['jar'])->called ?? 'jar').'.', false);
+        $says = isset($this->jar['jar'])
+            ? ucfirst($this->kitchen->jar($this->jar['jar'])->called ?? 'jar').'.'
+            : SaidAmount::noJar((string) $none);
+        $this->say($line, 'step', $says, $none !== null);
 
         return true;
     }

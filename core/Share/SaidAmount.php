@@ -205,6 +205,12 @@ final readonly class SaidAmount
         return null;
     }
 
+    /** What is told of the size of a jar that no jar has. */
+    public static function noJar(string $size): string
+    {
+        return sprintf('No jar of “%s” is in the list: which jar it is stays open.', $size);
+    }
+
     /** Takes the size of a jar of which there is none out, and leaves the jar: "a 5 litre jar", "a gallon jar". */
     public function jarOfNoSize(Remainder $left): ?string
     {

@@ -88,7 +88,7 @@ final class WishSentence
         );
         $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio($parts[0] ?? null)];
         $noJar = $this->amount->jarOfNoSize($this->left);
-        $noJar === null || ($this->asides[] = sprintf('No jar of “%s” is in the list: which jar it is stays open.', $noJar));
+        $noJar === null || ($this->asides[] = SaidAmount::noJar($noJar));
         $wish += $this->amount->howMuch($this->left);
         ['way' => $way, 'guesses' => $guesses] = $this->way->in($this->left, $own);
         $wish += $way;

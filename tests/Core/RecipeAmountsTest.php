@@ -54,6 +54,14 @@ it('takes the jar that is named, and none that it is strained into', function (s
     ["50 g calendula\n300 ml olive\nStrain into a quart jar.", []],
 ]);
 
+it('says of a jar that no jar is so large', function () {
+    $read = Support::pasted("50 g calendula\n1 l olive oil\nPlace herbs in a clean, dry gallon jar.");
+    expect($read->lines[2]['says'])
+        ->toBe('No jar of “gallon” is in the list: which jar it is stays open.')
+        ->and($read->wish)
+        ->not->toHaveKey('jar');
+});
+
 it('takes the first line for its name, however much it makes', function (string $line, string $name) {
     expect(Support::pasted("{$line}\n50 g calendula\n300 ml olive oil")->name)->toBe($name);
 })->with([
