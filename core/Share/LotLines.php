@@ -35,7 +35,7 @@ final readonly class LotLines
         LotPieces::IN_A.
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
         LotPieces::BEST_BEFORE.
-        '|opened|open|unopened|sealed|made|new|old|solid|liquid|infused|organic|smells?|smelled)\b|'.
+        '|lot|batch|dried|opened|open|unopened|sealed|made|new|old|solid|liquid|infused|organic|smells?|smelled)\b|'.
         '\b(?:years?|months?|weeks?|left|harvest|crop)\b/iu';
 
     private RecipeWords $words;
@@ -106,7 +106,7 @@ final readonly class LotLines
             $lot[$field] = $field === 'note' && isset($lot['note']) ? $lot['note'].'; '.$value : $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
-        $pieces = $this->pieces->of($line);
+        $pieces = $this->pieces->of($this->byIngredient($line));
         $rest = [];
         foreach ($pieces as $at => $piece) {
             if ($this->known($piece, $lot, $put)) {
@@ -140,6 +140,15 @@ final readonly class LotLines
         return ['line' => $line, 'lot' => $lot, 'parts' => $parts];
     }
 
+    /** "Helianthus annuus (sunflower) seed oil" is one name, as labels have it, with the common one in the midst. */
+    private function byIngredient(string $line): string
+    {
+        $name = '/^(\p{L}[\p{L}\s]*?)\s*\(\s*\p{L}[^()\d]*\)\s*((?:\p{L}+\s+)?(?:oil|butter|wax))\b/iu';
+        $oil = preg_match($name, $line, $m) === 1 ? $this->kitchen->cupboard()->carrierNamed("{$m[1]} {$m[2]}") : null;
+
+        return $oil === null ? $line : preg_replace($name, $oil->name, $line) ?? $line;
+    }
+
     /**
      * A piece that says what it is: a state, a day, a price, how it was got.
      *
@@ -156,6 +165,11 @@ final readonly class LotLines
         }
         if (preg_match('/^(food(?:[\s-]?grade)?|for eating)$/u', $low) === 1) {
             $put('food_grade', 'yes', $piece);
+
+            return true;
+        }
+        if (preg_match('/^home[\s-]?grown$/u', $low) === 1) {
+            $put('got_how', 'gathered', $piece);
 
             return true;
         }

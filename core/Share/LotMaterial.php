@@ -65,6 +65,7 @@ final readonly class LotMaterial
     /** "Vitamin E" as the tables have it, with what stands behind the comma there. */
     private function inFull(string $bare): string
     {
+        $bare = preg_replace('/^(vitamin\s+e)\s+oil$/iu', '$1', $bare) ?? $bare;
         foreach ($this->cupboard->waxes() as $wax) {
             if (mb_strtolower(explode(',', $wax->name)[0]) === mb_strtolower($bare)) {
                 return $wax->name;

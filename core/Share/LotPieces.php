@@ -63,6 +63,7 @@ final readonly class LotPieces
     private function parted(array $pieces): array
     {
         $parted = [];
+        $pieces = array_merge([], ...array_map($this->behindTheAmount(...), $pieces));
         foreach (array_filter(array_map(trim(...), $pieces), fn (string $piece) => $piece !== '') as $piece) {
             // "A 5 L can of sunflower oil", "100 g bag".
             $piece =
@@ -89,6 +90,27 @@ final readonly class LotPieces
 
         // Last, when what was written behind it stands by itself.
         return array_map(fn (string $piece) => preg_replace(self::STANDS_IN_A, '$1', $piece) ?? $piece, $parted);
+    }
+
+    /**
+     * "Jojoba 100 mL opened 3 Nov best before 06/2027", "comfrey root 200 g organic £6.20": what stands behind the amount with no
+     * comma is of its own.
+     *
+     * @return list<string>
+     */
+    private function behindTheAmount(string $piece): array
+    {
+        $more =
+            '(?:'.
+            self::BEST_BEFORE.
+            '|opened|bought|picked|gathered|foraged|made|from|organic|lot|batch|home[\s-]?grown|wild)\b|\p{Sc}|@';
+        if (preg_match('/^(\s*\p{L}.*?\s'.self::MEASURE.")\\s+((?:{$more}).*)$/iu", $piece, $m) !== 1) {
+            return [$piece];
+        }
+        // Each of these begins another, and a price stands behind any.
+        $apart = preg_split("/\\s+(?=(?:{$more})\\s*\\S)|(?<=organic|grown|wild)\\s+/iu", $m[2]) ?: [$m[2]];
+
+        return [$m[1], ...$apart];
     }
 
     /**

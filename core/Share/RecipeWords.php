@@ -258,6 +258,9 @@ final readonly class RecipeWords
         if (preg_match('/\bessential\b/i', $rest) === 1) {
             return null;
         }
+        // "Coconut oil (fractionated)" is another oil than coconut oil.
+        $rest = preg_replace('/^(\p{L}[^,(]*?)\s*[,(]?\s*\b(fractionated|high[\s-]oleic)\b\)?/iu', '$2 $1', $rest) ?? $rest;
+        $rest = preg_replace('/\bhigh\s+oleic\b/iu', 'high-oleic', $rest) ?? $rest;
         $plain = trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest);
         $isOil = preg_match(self::OILS, $plain) === 1;
         $found = null;

@@ -23,6 +23,8 @@ final class SaidInFull
         $asked = "(?:(?:do|will|would|should)\\s+(?:i|we)\\s+(?:need|want|use|take)\\b(?:\\s+{$of})?|{$of}|(?=(?:for|with|to|at)\\b))";
         $text = $this->each("/\\bhow\\s+(?:much|many)\\s+([^.?!;,]*?)\\s*\\b{$asked}/iu", $text, $this->askedFor(...));
         $short = [
+            // "Coconut oil (fractionated)" is another oil than coconut oil.
+            '/\b(\p{L}+\s+oil)\s*\(\s*(fractionated|high[\s-]oleic)\s*\)/iu' => '$2 $1',
             // What is in brackets is a piece of its own, and so is what a stroke parts.
             '/[()]|(?<=\s)\/(?=\s)/u' => ' ; ',
             // A name, and behind the colon what goes in.

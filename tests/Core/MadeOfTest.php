@@ -67,6 +67,25 @@ it('puts into Stores what is made of a plant as that', function (string $line, a
     ['lavender 1 l', ['kind' => 'herb', 'material' => 'lavender', 'amount' => '1 l']],
     ['calendula 50 g, use by 2027-03', ['kind' => 'herb', 'material' => 'calendula', 'amount' => '50 g', 'best_before' => '2027-03-31']],
     [
+        'calendula, 50g, home grown, dried July 2026',
+        ['kind' => 'herb', 'material' => 'calendula', 'amount' => '50g', 'got_how' => 'gathered', 'note' => 'dried July 2026'],
+    ],
+    // What stands behind the amount without a comma is not lost with it.
+    ['nettle leaf 200g LOT 44A', ['kind' => 'herb', 'material' => 'nettle-leaf', 'amount' => '200g', 'note' => 'LOT 44A']],
+    [
+        'jojoba 100ml opened 3 Nov 2026 best before 06/2027',
+        ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '100ml', 'opened_on' => '2026-11-03', 'best_before' => '2027-06-30'],
+    ],
+    [
+        'comfrey root 200g £6.20 from Hillside Herbs',
+        ['kind' => 'herb', 'material' => 'comfrey-root', 'amount' => '200g', 'price' => '6.20', 'got_where' => 'Hillside Herbs'],
+    ],
+    ['nettle, 100 g, batch 2231', ['kind' => 'herb', 'material' => 'nettle-leaf', 'amount' => '100 g', 'note' => 'batch 2231']],
+    // By the name that labels have, and one oil for no other.
+    ['Helianthus annuus (sunflower) seed oil 1 l', ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '1 l']],
+    ['coconut oil (fractionated) 500 ml', ['kind' => 'carrier', 'material' => 'coconut-fractionated', 'amount' => '500 ml']],
+    ['vitamin E oil 30 ml', ['kind' => 'wax', 'material' => 'vitamin-e', 'amount' => '30 ml']],
+    [
         'calendula 50 g, bought 2025',
         ['kind' => 'herb', 'material' => 'calendula', 'amount' => '50 g', 'got_how' => 'bought', 'note' => '2025'],
     ],
