@@ -76,8 +76,12 @@ final class PastedRecipe
         $this->time = InfusingTime::of([], $this->words);
     }
 
-    /** @throws RecipeException when neither a herb nor an oil is in it */
-    public function read(string $text): ReadRecipe
+    /**
+     * @param  bool  $named whether what it is called is known already, so that no line of it is its name
+     *
+     * @throws RecipeException when neither a herb nor an oil is in it
+     */
+    public function read(string $text, bool $named = false): ReadRecipe
     {
         $this->lines = $this->herbs = $this->oils = $this->byJar = $this->jar = $this->oilParts = [];
         $this->method = null;
@@ -105,7 +109,7 @@ final class PastedRecipe
                 $this->say(mb_substr($line, self::LONGEST), 'unread', 'Not read: the line is too long.', false);
                 $line = mb_substr($line, 0, self::LONGEST);
             }
-            if ($i === 0 && $this->recipe->isTitle($line)) {
+            if ($i === 0 && ! $named && $this->recipe->isTitle($line)) {
                 $name = RecipeLines::titleOf($line);
                 $purpose = $this->words->purpose($line);
                 $this->say(

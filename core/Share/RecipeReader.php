@@ -27,6 +27,8 @@ final readonly class RecipeReader
         if (mb_strlen($text) > self::MOST) {
             throw RecipeException::tooLong();
         }
+        // As it stands in the source of a page.
+        $text = preg_replace('/^\s*<script\b[^>]*>\s*(?=[{\[])|<\/script>\s*$/iu', '', $text) ?? $text;
         $lines = new PastedRecipe($kitchen->cupboard(), $this->methods, $kitchen);
         if (preg_match('/^\s*[{\[]/', $text) !== 1) {
             return $lines->read($text);

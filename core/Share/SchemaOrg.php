@@ -117,7 +117,7 @@ final class SchemaOrg
     {
         $types = (array) ($document['@type'] ?? []);
         foreach ($types as $type) {
-            if (is_string($type) && preg_match('~(^|[/:#])Recipe$~', $type) === 1) {
+            if (is_string($type) && preg_match('~(^|[/:#])(?:Recipe|HowTo)$~', $type) === 1) {
                 return $document;
             }
         }
@@ -152,12 +152,13 @@ final class SchemaOrg
                 return new ReadRecipe($name, $note, RecipeFile::shared($wish), [], []);
             }
         }
+        // A HowTo has its ingredients as supplies, and its steps by themselves.
         $texts = [
-            ...self::texts($recipe['recipeIngredient'] ?? ($recipe['ingredients'] ?? [])),
+            ...self::texts($recipe['recipeIngredient'] ?? ($recipe['ingredients'] ?? ($recipe['supply'] ?? []))),
             ...self::texts($recipe['cookingMethod'] ?? []),
-            ...self::texts($recipe['recipeInstructions'] ?? []),
+            ...self::texts($recipe['recipeInstructions'] ?? ($recipe['step'] ?? [])),
         ];
-        $read = $lines->read(implode("\n", $texts));
+        $read = $lines->read(implode("\n", $texts), $name !== '');
 
         return new ReadRecipe($name !== '' ? $name : $read->name, $note, $read->wish, $read->lines, $read->notes);
     }
@@ -178,11 +179,25 @@ final class SchemaOrg
         if (! is_array($value) || $depth > 4) {
             return [];
         }
+        // "{name: rose petals, value: 20 g}" is so much of them.
+        $much = self::much($value);
+        if ($much !== '') {
+            return [trim($much.' '.self::text($value['name'] ?? null, 400))];
+        }
         if (! array_is_list($value)) {
             return self::texts($value['itemListElement'] ?? ($value['text'] ?? ($value['name'] ?? ($value['@value'] ?? []))), $depth + 1);
         }
 
         return array_merge([], ...array_map(fn (mixed $each) => self::texts($each, $depth + 1), array_slice($value, 0, 200)));
+    }
+
+    /** @param  array<mixed>  $value a PropertyValue of schema.org, such as {"name": "rose petals", "value": 20, "unitText": "g"} */
+    private static function much(array $value): string
+    {
+        $much = $value['value'] ?? null;
+        $unit = $value['unitText'] ?? '';
+
+        return is_scalar($much) && is_string($unit) ? self::text("{$much} {$unit}", 100) : '';
     }
 
     /** From filling to bottling, ISO 8601. */

@@ -142,6 +142,29 @@ it('reads schema.org Recipe as others write it', function (array $document, stri
         'E',
     ],
     'of old' => [['@type' => 'Recipe', 'name' => ['F'], 'ingredients' => ['1/2 cup dried calendula', '1 cup olive oil']], 'F'],
+    'a HowTo with its supplies' => [
+        [
+            '@type' => 'HowTo',
+            'name' => 'H',
+            'supply' => [
+                ['@type' => 'HowToSupply', 'name' => '1/2 cup dried calendula'],
+                ['@type' => 'HowToSupply', 'name' => '1 cup olive oil'],
+            ],
+            'step' => [['@type' => 'HowToStep', 'text' => 'Steep in the dark for 4 weeks.']],
+        ],
+        'H',
+    ],
+    'with amounts beside the names' => [
+        [
+            '@type' => 'Recipe',
+            'name' => 'I',
+            'recipeIngredient' => [
+                ['@type' => 'PropertyValue', 'name' => 'dried calendula', 'value' => '1/2', 'unitText' => 'cup'],
+                ['@type' => 'PropertyValue', 'name' => 'olive oil', 'value' => 1, 'unitText' => 'cup'],
+            ],
+        ],
+        'I',
+    ],
     'with tags and steps' => [
         [
             '@type' => 'Recipe',
@@ -155,6 +178,16 @@ it('reads schema.org Recipe as others write it', function (array $document, stri
         'G',
     ],
 ]);
+
+it('takes no ingredient for a name where there is one, and JSON-LD out of the source of a page', function () {
+    $read = Support::pasted(
+        '<script type="application/ld+json">{"@type":"Recipe","name":"Rose oil","recipeIngredient":["rose petals","200 ml jojoba"]}</script>',
+    );
+    expect($read->name)
+        ->toBe('Rose oil')
+        ->and($read->wish['herbs'][0]['id'])
+        ->toBe('rose-petal');
+});
 
 it('is not deceived by a document that goes on for ever', function () {
     $deep = ['@type' => 'Recipe', 'name' => 'deep', 'recipeIngredient' => ['50 g dried calendula', '300 ml olive oil']];
