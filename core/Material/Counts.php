@@ -63,8 +63,9 @@ final readonly class Counts
             ) {
                 continue;
             }
-            // Of this plant before of any, and counted by a word before counted as it is.
-            $rank = ($herbs === [] ? 0 : 2) + ($word === '' ? 0 : 1);
+            // Handfuls of flowers are handfuls: the first of the words. Then of this plant before of any; as it is last of all.
+            $at = $word === '' ? PHP_INT_MAX : (int) stripos($text, $word);
+            $rank = [-$at, $herbs === [] ? 0 : 1];
             if ($best === null || $rank > $best['rank']) {
                 $best = [
                     'rank' => $rank,

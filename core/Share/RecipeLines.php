@@ -45,6 +45,13 @@ final readonly class RecipeLines
     /** How a herb is, behind it or behind its amount. */
     private const STATE = '(?:\(\s*)?(?:'.self::STATES.')(?:\s*\))?';
 
+    /** What it may be instead, in brackets. */
+    private const OR_ELSE = '/\s*\(\s*or\b[^()]*\)/iu';
+
+    /** So many cups, or a little more or less. */
+    private const SO_MUCH =
+        '/^\W*(?:[\d½¼¾⅓⅔\/]+|an?|one|two|three)?\s*(?:scant|generous|rounded|good|big|large)\s+(?:'.self::SPOONS.')\b/iu';
+
     private Counts $counts;
 
     private OfEach $each;
@@ -248,7 +255,7 @@ final readonly class RecipeLines
      */
     public function amountFirst(string $line): string
     {
-        $line = self::inFigures($line);
+        $line = $this->firstOf(self::asides(self::inFigures($line)));
         $verb = '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+(?=[\d½¼¾⅓⅔]|an?\b|half\b)/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
         [$amount, , $of] = $this->words->amount($bare);
@@ -286,6 +293,35 @@ final readonly class RecipeLines
         return Figures::atFront(preg_replace('/^('.self::SPOONS.')\b(?!\s*$)/iu', '1 $1', $even ?? $line) ?? $line);
     }
 
+    /** "28g/1oz calendula" has the one beside the other; "2 oz dried (or 4 oz fresh)" is of the dried. */
+    private static function asides(string $line): string
+    {
+        $amount = '(?:[\d½¼¾⅓⅔][\d.½¼¾⅓⅔]*(?:\s+\d\/\d)?|\d\/\d)\s*(?:g|kg|ml|cl|dl|l|fl\.?\s*oz|oz|lbs?|cups?|tbsps?|tsps?|pints?)';
+        $line = preg_replace("/^({$amount})\\s*\\/\\s*({$amount})\\s+(?=\\p{L})/iu", '$1 ($2) ', $line) ?? $line;
+
+        return preg_replace(self::OR_ELSE, '', $line) ?? $line;
+    }
+
+    /** "300 ml olive or sunflower oil": the first, where both are known; the line as it is where they are not. */
+    private function firstOf(string $line): string
+    {
+        if (preg_match('/\s+or\s+/iu', $line) !== 1) {
+            return $line;
+        }
+        [$amount, , $rest] = $this->words->amount($line);
+        $things = preg_split('/,?\s+or\s+/iu', $amount === null ? '' : $rest) ?: [];
+        if (count($things) !== 2) {
+            return $line;
+        }
+        $oil = preg_match('/\boils?$/iu', $things[1]) === 1 && $this->cupboard->carrierNamed("{$things[0]} oil") !== null;
+        $things[0] .= $oil ? ' oil' : '';
+        $at = mb_strpos($line, $rest);
+
+        return $at === false || $this->thing($things[0]) === null || $this->thing($things[1]) === null
+            ? $line
+            : mb_substr($line, 0, $at).$things[0];
+    }
+
     private function amountBefore(string $line): string
     {
         // "Dandelion flowers, enough to fill a jar (about 2 cups)": what is in the brackets is how much.
@@ -319,24 +355,22 @@ final readonly class RecipeLines
      */
     public function asWritten(array $made, string $line): array
     {
-        $loose =
-            ! $made['guess'] &&
-            ! in_array($made['as'], ['step', 'unread', 'name'], true) &&
-            preg_match('/\b(?:few|several|couple)\b/iu', $line) === 1;
-        $about =
-            preg_match(
-                '/^\W*(?:[\d½¼¾⅓⅔\/]+|an?|one|two|three)?\s*(?:scant|generous|rounded|good|big|large)\s+(?:'.self::SPOONS.')\b/iu',
-                $line,
-            ) === 1;
-        if ($about && ! in_array($made['as'], ['step', 'unread', 'name'], true)) {
-            return ['line' => $line, 'as' => $made['as'], 'says' => rtrim($made['says'], '.').'; how much is a guess.', 'guess' => true];
+        if (in_array($made['as'], ['step', 'unread', 'name'], true)) {
+            return ['line' => $line] + $made;
         }
+        $more = match (true) {
+            preg_match(self::OR_ELSE, $line, $m) === 1 => sprintf('. Of “%s” nothing was made.', trim($m[0])),
+            $this->firstOf($line) !== $line => '. The first of the two is taken.',
+            preg_match(self::SO_MUCH, $line) === 1 => '; how much is a guess.',
+            ! $made['guess'] && preg_match('/\b(?:few|several|couple)\b/iu', $line) === 1 => '; how many is a guess.',
+            default => null,
+        };
 
         return [
             'line' => $line,
             'as' => $made['as'],
-            'says' => $loose ? rtrim($made['says'], '.').'; how many is a guess.' : $made['says'],
-            'guess' => $made['guess'] || $loose,
+            'says' => $more === null ? $made['says'] : rtrim($made['says'], '.').$more,
+            'guess' => $made['guess'] || $more !== null,
         ];
     }
 

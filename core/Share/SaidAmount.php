@@ -35,6 +35,11 @@ final readonly class SaidAmount
 
     private const MOST_OF_SIZE = 1.12;
 
+    /** What an amount of a herb or an oil is in, so that "2 to 3 tablespoons" is no ratio. */
+    public const MEASURES =
+        '(?:kg|g|grams?|ml|cl|dl|l|litres?|liters?|oz|ounces?|fl|lbs?|pounds?|cups?|tbsps?|tablespoons?|tsps?|teaspoons?|drops?|'.
+        'pints?|quarts?|handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
+
     private const UNITS = 'ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz';
 
     private const JARS_CALLED = 'pints?|quarts?|gallons?|cups?|ounces?';
@@ -71,6 +76,7 @@ final readonly class SaidAmount
     public function inFigures(Remainder $left): void
     {
         $dozens = ['/\bhalf\s+a\s+dozen\b/iu' => '6', '/\b(?:an?\s+|1\s+)?dozen\b/iu' => '12'];
+        $left->text = preg_replace('/(?<=\d)\s+to\s+(?=\d[\d.\/]*\s*'.self::MEASURES.')/iu', '-', $left->text) ?? $left->text;
         $text = trim(Figures::inSentence($this->halfPint(preg_replace(array_keys($dozens), $dozens, $left->text) ?? $left->text)));
         // "A face oil" counts nothing.
         $left->text = ' '.(preg_match('/^an?\s+(?!couple|few)/iu', $text) === 1 ? $text : Counts::inFigures($text)).' ';

@@ -71,7 +71,7 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $text = SaidAmount::jarsBySize(Names::withoutPoints(Figures::ascii($text)));
+        $text = SaidAmount::jarsBySize($this->words->oneOfTwo(Names::withoutPoints(Figures::ascii($text))));
         $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
         $this->asides = [];
         // Before its numbers are: "half a jar" is no half.
@@ -306,7 +306,9 @@ final class WishSentence
         }
         $m = $this->left->take(
             '(?:at\s+(?:a\s+ratio\s+of\s+)?)?(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
-                '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:h|hours?|days?|weeks?|months?|min))',
+                '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:h|hours?|days?|weeks?|months?|min|'.
+                SaidAmount::MEASURES.
+                '))',
         );
 
         return $m === null ? $this->strength() : ['ratio' => $m[1].':'.$m[2].self::measuredBy($m[3] ?? '')];

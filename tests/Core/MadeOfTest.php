@@ -81,6 +81,7 @@ it('puts into Stores what is made of a plant as that', function (string $line, a
         ['kind' => 'herb', 'material' => 'comfrey-root', 'amount' => '200g', 'price' => '6.20', 'got_where' => 'Hillside Herbs'],
     ],
     ['nettle, 100 g, batch 2231', ['kind' => 'herb', 'material' => 'nettle-leaf', 'amount' => '100 g', 'note' => 'batch 2231']],
+    ['50 g (1.75 oz) dried nettle', ['kind' => 'herb', 'material' => 'nettle-leaf', 'amount' => '50 g', 'state' => 'dried']],
     // By the name that labels have, and one oil for no other.
     ['Helianthus annuus (sunflower) seed oil 1 l', ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '1 l']],
     ['coconut oil (fractionated) 500 ml', ['kind' => 'carrier', 'material' => 'coconut-fractionated', 'amount' => '500 ml']],

@@ -1,5 +1,6 @@
 <?php
 
+use Kettle\Share\RecipeWords;
 use Tests\Core\Support;
 
 // Amounts as recipes have them; common practice, no source.
@@ -25,6 +26,10 @@ it('reads an amount in words, about, or in a table', function (string $text, ?st
     'cups with millilitres beside them' => ["50 g calendula\n1/2 cup (125 ml) olive oil", '50 g', '125 mL'],
     'a comma for a point' => ["12,5 g calendula\n1,5 l olive oil", '12.5 g', '1.5 l'],
     'a comma in the midst of a line' => ['0,5 kg calendula, 2,25 l olive oil', '0.5 kg', '2.25 l'],
+    // 28 g are 0.99 oz, 300 mL 10.1 US fl oz: NIST Handbook 44, Appendix C.
+    'two that are one' => ["28g/1oz calendula\n1 1/4 cups/300ml olive oil", '28g', '300 mL'],
+    'the first of what may be' => ["50g (dried weight) calendula or plantain\n300ml olive or sunflower oil", '50g', '300ml'],
+    'handfuls of flowers' => ["3 handfuls calendula flowers\n1 cup olive oil", '60 g', '1 cup'],
     'a table' => ["| Herb | Amount |\n|---|---|\n| calendula | 50 g |\n| olive oil | 300 ml |", '50 g', '300 ml'],
     'an oil without the word' => ["50 g calendula\n1 cup olive", '50 g', '1 cup'],
 ]);
@@ -52,6 +57,30 @@ it('takes the jar that is named, and none that it is strained into', function (s
     ["3 x 250 ml jars\n60 g calendula\n600 ml olive", ['jar' => '237', 'jars' => '3']],
     ["50 g calendula\n300 ml olive\nPlace herbs in a clean, dry pint jar.\nStrain into a quart jar.", ['jar' => '473']],
     ["50 g calendula\n300 ml olive\nStrain into a quart jar.", []],
+]);
+
+it('says what else it may be, and takes the state of what it is', function () {
+    $read = Support::pasted("2 oz dried nettle (or 4 oz fresh)\n300 ml olive or sunflower oil");
+    expect($read->wish['herbs'])
+        ->toBe([['id' => 'nettle-leaf', 'state' => 'dried', 'amount' => '2 oz']])
+        ->and($read->lines[0]['says'])
+        ->toEndWith('. Of “(or 4 oz fresh)” nothing was made.')
+        ->and($read->lines[1]['says'])
+        ->toEndWith('. The first of the two is taken.')
+        ->and(Support::takenAs($read))
+        ->toBe(['herb*', 'oil*']);
+});
+
+it('takes the metric one of two amounts that are the same', function (string $text, string $one) {
+    $kitchen = Support::kitchen();
+    expect((new RecipeWords($kitchen->cupboard(), $kitchen))->oneOfTwo($text))->toBe($one);
+})->with([
+    ['28g/1oz calendula in 300ml/10fl oz olive', '28g calendula in 300ml olive'],
+    ['2 oz (57 g) nettle in 1 cup (240 ml) olive', '57 g nettle in 240 ml olive'],
+    // Neither are these the same, nor is a cup of herb so many grams.
+    ['28g/3oz calendula', '28g/3oz calendula'],
+    ['1 cup (20 g) calendula', '1 cup (20 g) calendula'],
+    ['ratio 1/5, 50 g', 'ratio 1/5, 50 g'],
 ]);
 
 it('says of a jar that no jar is so large', function () {

@@ -181,7 +181,8 @@ it('reads schema.org Recipe as others write it', function (array $document, stri
 
 it('takes no ingredient for a name where there is one, and JSON-LD out of the source of a page', function () {
     $read = Support::pasted(
-        '<script type="application/ld+json">{"@type":"Recipe","name":"Rose oil","recipeIngredient":["rose petals","200 ml jojoba"]}</script>',
+        '<script type="application/ld+json">'.
+            '{"@type":"Recipe","name":"Rose oil","recipeIngredient":["rose petals","200 ml jojoba"]}</script>',
     );
     expect($read->name)
         ->toBe('Rose oil')

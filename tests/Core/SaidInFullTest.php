@@ -176,6 +176,13 @@ it('reads what is said shorter as if it were said in full', function (string $te
     ['re-infuse calendula in olive', ['herbs' => [['id' => 'calendula']]], ['re-']],
     ['dried chillies in olive', ['herbs' => [['id' => 'chilli', 'state' => 'dried']]]],
     ['cottonwood buds in olive', ['herbs' => [['id' => 'poplar-bud']]]],
+    // From so many to so many of a measure are no ratio.
+    ['two to three tablespoons rosemary in olive', ['herbs' => [['id' => 'rosemary', 'amount' => '2 to 3 tablespoons']]]],
+    ['1 to 5 calendula in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:5']],
+    [
+        '28g/1oz calendula in 300ml/10fl oz olive',
+        ['herbs' => [['id' => 'calendula', 'amount' => '28g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '300ml'],
+    ],
     // A strength is so much herb to a hundred of oil; of something else, or of two things, it is none.
     ['10% calendula in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:10']],
     ['calendula 20% w/v in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:5 w/v']],
