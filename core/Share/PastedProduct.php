@@ -15,7 +15,10 @@ use Kettle\Recipe\Kitchen;
 final class PastedProduct
 {
     /** Words for an amount that is none. */
-    private const SOME = '(?:bits?|pinch(?:es)?|little|dash(?:es)?|handfuls?|splash(?:es)?|dollops?|knobs?|few|to\s+taste|optional)';
+    private const AS_YOU_LIKE = 'to\s+(?:taste|scent)|as\s+(?:desired|needed|you\s+like)';
+
+    private const SOME =
+        '(?:bits?|pinch(?:es)?|little|dash(?:es)?|handfuls?|splash(?:es)?|dollops?|knobs?|few|'.self::AS_YOU_LIKE.'|optional)';
 
     private const MOST_LINES = 200;
 
@@ -98,6 +101,7 @@ final class PastedProduct
             throw RecipeException::tooLong();
         }
         $this->lines = $this->parts = [];
+        [$rules, $text] = $this->rules($text);
         $lines = $this->recipe->split($text);
         $name = $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName($lines[0]) ? array_shift($lines) : '';
         if ($name !== '') {
@@ -106,6 +110,9 @@ final class PastedProduct
         $this->shares = $this->sharesOfAll($lines);
         foreach (array_slice($lines, 0, self::MOST_LINES) as $line) {
             $this->line(mb_substr($line, 0, self::LONGEST));
+        }
+        foreach ($rules as $rule) {
+            $this->say($rule, 'unread', 'So much for so much: write how much it is in all. It is left out.', false);
         }
         if ($this->parts === []) {
             throw RecipeException::nothingForProduct();
@@ -116,6 +123,21 @@ final class PastedProduct
         $notes = $product === null ? [...$notes, 'What it is was not said: taken for a salve. Change the word where it is not.'] : $notes;
 
         return new ReadRecipe(mb_substr($name, 0, 80), '', ['product' => $product ?? 'salve'] + $this->parts, $this->lines, $notes);
+    }
+
+    /**
+     * "1 tablespoon beeswax per 60 mL oil" is a rule, where how much oil there is stands in another line.
+     *
+     * @return array{list<string>, string} the rules, and the text without them
+     */
+    private function rules(string $text): array
+    {
+        $lines = preg_split('/\R/u', $text) ?: [];
+        $rules = array_filter($lines, fn (string $line) => preg_match(RecipeLines::PER, $line) === 1);
+        $others = array_diff($lines, $rules);
+        $measured = array_filter($others, fn (string $line) => $this->words->amount($this->recipe->amountFirst(trim($line)))[0] !== null);
+
+        return $rules === [] || $measured === [] ? [[], $text] : [array_values(array_map(trim(...), $rules)), implode("\n", $others)];
     }
 
     /**
@@ -224,7 +246,9 @@ final class PastedProduct
                         self::SOME.
                         '\b(?!\s+(?:seconds?|minutes?|hours?|days?|weeks?|times?|more)\b)|[,(]\s*(?:an?\s+)?'.
                         self::SOME.
-                        '\W*$/iu',
+                        '\W*$|\b(?:'.
+                        self::AS_YOU_LIKE.
+                        ')\W*$/iu',
                     $written,
                 ) === 1;
             $isThing = ! $isAmount && $this->recipe->isThing($written);

@@ -45,6 +45,11 @@ final readonly class RecipeLines
     /** How a herb is, behind it or behind its amount. */
     private const STATE = '(?:\(\s*)?(?:'.self::STATES.')(?:\s*\))?';
 
+    /** So much for so much of another. */
+    public const PER =
+        '/(?<=\p{L})[ \t]+(?:per|(?:for|to)[ \t]+(?:every|each))[ \t]+'.
+        '(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:g|kg|ml|cl|dl|l|oz|fl|cups?|pints?|parts?)\b)/iu';
+
     /** What it may be instead, in brackets. */
     private const OR_ELSE = '/\s*\(\s*or\b[^()]*\)/iu';
 
@@ -73,6 +78,9 @@ final readonly class RecipeLines
                 '.',
                 $text,
             ) ?? $text;
+        $text = $this->withoutKinds($text);
+        // "1 oz calendula for every 10 oz of oil" is so much of each.
+        $text = preg_replace(self::PER, "\n", $text) ?? $text;
         $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
         // "1 & 1/2 cups" is one amount.
         $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
@@ -180,6 +188,26 @@ final readonly class RecipeLines
                 : $this->words->knownHerb($bare);
 
         return $herb === null || MadeOf::is($bare) || count(explode(' ', $bare)) > 4 ? null : $herb['id'];
+    }
+
+    /** "Oil: 500 mL olive", "Essential oils: 10 drops lavender, 1 mL rosemary": what it is of, and then the things themselves. */
+    private function withoutKinds(string $text): string
+    {
+        $kinds =
+            '/^[ \t]*(?:[-*•][ \t]*)?(?:carrier\s+oils?|oils?|herbs?|flowers?|butters?|wax(?:es)?|'.
+            'extras?|additives?)[ \t]*:[ \t]*(?=[\d½¼¾⅓⅔])/imu';
+        $scents = '/^[ \t]*(?:[-*•][ \t]*)?essential\s+oils?[ \t]*:[ \t]*((?=[\d½¼¾⅓⅔]).*)$/imu';
+
+        return preg_replace_callback($scents, self::asScents(...), preg_replace($kinds, '', $text) ?? $text) ?? $text;
+    }
+
+    /** @param  array<string>  $m what is said to be essential oils */
+    private static function asScents(array $m): string
+    {
+        $each = preg_split('/\s*[,;]\s*/u', $m[1], -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $isSaid = fn (string $scent) => preg_match('/\boils?\b|\bdrops?\b/iu', $scent) === 1;
+
+        return implode("\n", array_map(fn (string $scent) => $isSaid($scent) ? $scent : "{$scent} essential oil", $each));
     }
 
     /** The rows of a table drawn with strokes, "| calendula | 50 g |", as lines; its head and its rule are none. */

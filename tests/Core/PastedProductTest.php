@@ -126,6 +126,15 @@ it('reads a product written as plain lines', function (string $text, array $wish
             'essential_oils' => [['id' => 'lavender', 'amount' => '0.5 g']],
         ],
     ],
+    'by what they are' => [
+        "Salve\nOil: 200 ml olive\nWax: 20 g beeswax\nEssential oils: 10 drops lavender, 1 ml rosemary",
+        [
+            'product' => 'salve',
+            'oils' => [['id' => 'olive', 'amount' => '200 ml']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '20 g']],
+            'essential_oils' => [['id' => 'lavender', 'drops' => 10.0], ['id' => 'rosemary', 'amount' => '1 ml']],
+        ],
+    ],
     'oils without the word' => [
         "Salve\n60 g olive\n10 g castor\n15 g beeswax",
         [
@@ -159,6 +168,17 @@ it('reads a product written as plain lines', function (string $text, array $wish
         ],
     ],
 ]);
+
+it('takes a rule for no amount, and says of what goes in to scent that it is left out', function () {
+    $read = pasted("Salve\n1 tablespoon beeswax per 60 ml oil\n240 ml olive oil\npeppermint oil to scent");
+    expect($read->wish)
+        ->toBe(['product' => 'salve', 'oils' => [['id' => 'olive', 'amount' => '240 ml']]])
+        ->and(array_column($read->lines, 'says', 'line'))
+        ->toMatchArray([
+            '1 tablespoon beeswax per 60 ml oil' => 'So much for so much: write how much it is in all. It is left out.',
+            'peppermint oil to scent' => 'How much of what was not understood, so it is left out.',
+        ]);
+});
 
 it('takes shares that are not of all for no weight, and says what they come to', function () {
     $some = pasted("Salve\n100 ml olive oil\n15% beeswax");

@@ -30,6 +30,9 @@ it('reads an amount in words, about, or in a table', function (string $text, ?st
     'two that are one' => ["28g/1oz calendula\n1 1/4 cups/300ml olive oil", '28g', '300 mL'],
     'the first of what may be' => ["50g (dried weight) calendula or plantain\n300ml olive or sunflower oil", '50g', '300ml'],
     'handfuls of flowers' => ["3 handfuls calendula flowers\n1 cup olive oil", '60 g', '1 cup'],
+    'so much for so much' => ['1 oz dried calendula for every 10 oz of olive oil', '1 oz', '10 oz'],
+    'so much per so much' => ['50 g calendula per 500 ml olive oil', '50 g', '500 ml'],
+    'by what they are' => ["Herbs: 50 g calendula\nOil: 500 ml olive", '50 g', '500 ml'],
     'a table' => ["| Herb | Amount |\n|---|---|\n| calendula | 50 g |\n| olive oil | 300 ml |", '50 g', '300 ml'],
     'an oil without the word' => ["50 g calendula\n1 cup olive", '50 g', '1 cup'],
 ]);

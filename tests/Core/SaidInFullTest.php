@@ -183,6 +183,14 @@ it('reads what is said shorter as if it were said in full', function (string $te
         '28g/1oz calendula in 300ml/10fl oz olive',
         ['herbs' => [['id' => 'calendula', 'amount' => '28g']], 'oils' => [['id' => 'olive']], 'oil_amount' => '300ml'],
     ],
+    [
+        '1 oz dried calendula for every 10 oz of olive oil',
+        [
+            'herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '1 oz']],
+            'oils' => [['id' => 'olive']],
+            'oil_amount' => '10 oz',
+        ],
+    ],
     // A strength is so much herb to a hundred of oil; of something else, or of two things, it is none.
     ['10% calendula in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:10']],
     ['calendula 20% w/v in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:5 w/v']],
