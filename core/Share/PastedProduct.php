@@ -79,12 +79,15 @@ final class PastedProduct
 
     private readonly RecipeLines $recipe;
 
+    private readonly RecipeText $text;
+
     private readonly OilLine $oilLine;
 
     public function __construct(private readonly Cupboard $cupboard, Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->recipe = new RecipeLines($cupboard, $this->words);
+        $this->text = new RecipeText($cupboard, $this->words, $this->recipe);
         $this->oilLine = new OilLine($cupboard);
     }
 
@@ -102,7 +105,7 @@ final class PastedProduct
         }
         $this->lines = $this->parts = [];
         [$rules, $text] = $this->rules($text);
-        $lines = $this->recipe->split($text);
+        $lines = $this->text->split($text);
         $name = $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName($lines[0]) ? array_shift($lines) : '';
         if ($name !== '') {
             $this->say($name, 'name', '', false);
@@ -133,7 +136,7 @@ final class PastedProduct
     private function rules(string $text): array
     {
         $lines = preg_split('/\R/u', $text) ?: [];
-        $rules = array_filter($lines, fn (string $line) => preg_match(RecipeLines::PER, $line) === 1);
+        $rules = array_filter($lines, fn (string $line) => preg_match(RecipeText::PER, $line) === 1);
         $others = array_diff($lines, $rules);
         $measured = array_filter($others, fn (string $line) => $this->words->amount($this->recipe->amountFirst(trim($line)))[0] !== null);
 

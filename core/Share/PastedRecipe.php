@@ -57,6 +57,8 @@ final class PastedRecipe
 
     private readonly RecipeLines $recipe;
 
+    private readonly RecipeText $text;
+
     private readonly Counts $counts;
 
     private readonly JarLine $jarLine;
@@ -69,6 +71,7 @@ final class PastedRecipe
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->recipe = new RecipeLines($cupboard, $this->words);
+        $this->text = new RecipeText($cupboard, $this->words, $this->recipe);
         $this->counts = new Counts($cupboard->tables());
         $this->jarLine = new JarLine(new SaidAmount($kitchen, $this->words), $this->words);
         $this->herbLine = new HerbLine($cupboard, $this->words, $this->counts);
@@ -87,7 +90,7 @@ final class PastedRecipe
         $this->method = null;
         $this->methodSaid = false;
         $name = '';
-        $lines = $this->recipe->split($text);
+        $lines = $this->text->split($text);
         $read = array_map(fn (string $line) => mb_substr($line, 0, self::LONGEST), array_slice($lines, 0, self::MOST_LINES));
         $this->time = InfusingTime::of($read, $this->words);
         // What it is for counts for every line, wherever it stands.

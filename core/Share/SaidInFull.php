@@ -31,7 +31,7 @@ final class SaidInFull
             '/^(\s*[\p{L}\s\'’-]+\boils?)\s*:(?=\s)/iu' => '$1,',
             '/(?<=\S)\s+plus\s+(?=\S)/iu' => ' and ',
             // "1 oz calendula for every 10 oz of oil" is so much of each.
-            RecipeLines::PER => ', ',
+            RecipeText::PER => ', ',
             // What there is.
             '/^\s*(?:i|we)(?:\s+have|[’\']ve)(?:\s+got)?\s+(?=\d|an?\b|some\b|about\b)/iu' => '',
             '/\bsun[\s-]+dried\b/iu' => 'dried',

@@ -3,6 +3,7 @@
 use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
 use Kettle\Share\RecipeLines;
+use Kettle\Share\RecipeText;
 use Kettle\Share\RecipeWords;
 use Tests\Core\Support;
 
@@ -14,6 +15,11 @@ function words(): RecipeWords
 function recipeLines(): RecipeLines
 {
     return new RecipeLines(Support::planning()->cupboard(), words());
+}
+
+function recipeText(): RecipeText
+{
+    return new RecipeText(Support::planning()->cupboard(), words(), recipeLines());
 }
 
 it('knows every herb of the tables by its name and its botanical one', function () {
@@ -146,7 +152,7 @@ it('hears every way of infusing', function (string $line, array $methods) {
 ]);
 
 it('splits what was pasted into lines', function (string $text, array $lines) {
-    expect(recipeLines()->split($text))->toBe($lines);
+    expect(recipeText()->split($text))->toBe($lines);
 })->with([
     'lines' => ["a b\nc d", ['a b', 'c d']],
     'another system’s ends' => ["a b\r\nc d\re f", ['a b', 'c d', 'e f']],
@@ -163,7 +169,7 @@ it('splits what was pasted into lines', function (string $text, array $lines) {
 ]);
 
 it('stays within bounds whatever is pasted', function () {
-    $split = recipeLines()->split(str_repeat(str_repeat('x', 500)."\n", 500));
+    $split = recipeText()->split(str_repeat(str_repeat('x', 500)."\n", 500));
     expect($split)->toHaveCount(500);
     $read = (new Kettle\Share\PastedRecipe(Support::planning()->cupboard(), Support::planning()->methods(), Support::kitchen()))->read(
         "1 cup olive oil\n".str_repeat(str_repeat('x', 500)."\n", 500),

@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Cupboard;
+use Kettle\Material\Names;
+use Kettle\Measure\Figures;
+use Kettle\Measure\Kind;
+
+/** The text of a written recipe taken apart into its lines: where each begins, and what is two of them though it is written as one. */
+final readonly class RecipeText
+{
+    /** "Equal parts beeswax, cocoa butter and almond oil". */
+    private const EQUAL_PARTS = '/^\s*equal\s+parts\s+(?:of\s+)?((?:dried|dry|fresh|wilted)\s+)?(\p{L}[^\n(\d]*[^\s(\d])/imu';
+
+    /** So much for so much of another. */
+    public const PER =
+        '/(?<=\p{L})[ \t]+(?:per|(?:for|to)[ \t]+(?:every|each))[ \t]+'.
+        '(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:g|kg|ml|cl|dl|l|oz|fl|cups?|pints?|parts?)\b)/iu';
+
+    private OfEach $each;
+
+    public function __construct(private Cupboard $cupboard, private RecipeWords $words, private RecipeLines $lines)
+    {
+        $this->each = new OfEach($cupboard);
+    }
+
+    /** @return list<string> the lines, none of them empty */
+    public function split(string $text): array
+    {
+        $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(Figures::ascii($text)));
+        // "0,5 %" is no nought, and no five.
+        $text =
+            preg_replace(
+                '/(?<=\d),(?=\d{1,2}\s*(?:%|(?:kg|g|ml|cl|dl|l|oz|fl|lbs?|cups?|tbsp|tsp|parts?|pints?|lit\p{L}+)\b))/iu',
+                '.',
+                $text,
+            ) ?? $text;
+        $text = $this->withoutKinds($text);
+        // "1 oz calendula for every 10 oz of oil" is so much of each.
+        $text = preg_replace(self::PER, "\n", $text) ?? $text;
+        $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
+        // "1 & 1/2 cups" is one amount.
+        $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
+        // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
+        $unit = implode(
+            '',
+            array_map(fn (string $unit) => "(?<!\\b{$unit})(?<!\\b{$unit}s)", [
+                'cup',
+                'tbsp',
+                'tsp',
+                'lb',
+                'oz',
+                'kg',
+                'pint',
+                'quart',
+                'pound',
+                'ounce',
+                'tablespoon',
+                'teaspoon',
+                'c',
+                'g',
+                'l',
+                'ml',
+            ]),
+        );
+        $text =
+            preg_replace(
+                '/'.
+                    $unit.
+                    // "calendula, 30 g" is one.
+                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?'.
+                    '(?:,?[ \t]+(?:'.
+                    RecipeLines::LYING.
+                    '))?[ \t]*(?:\n|$))|'.
+                    '\s+(?:and|with|plus|\+|&)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
+                    '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
+                    '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
+                "\n",
+                $text,
+            ) ?? $text;
+        $text = preg_replace_callback(self::EQUAL_PARTS, self::aPartOfEach(...), $text) ?? $text;
+        $text = implode("\n", array_map($this->eachBehind(...), explode("\n", $text)));
+        // Of a line of prose each sentence is a line; "1 oz. of" ends none.
+        $text = preg_replace('/(?<=[\p{Ll})][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
+        $lines = [];
+        foreach (explode("\n", $text) as $line) {
+            $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');
+            foreach (SaidPieces::eachBefore($line) as $one) {
+                array_push($lines, ...$this->of($one));
+            }
+        }
+
+        return array_values(array_filter($lines, fn (string $line) => $line !== ''));
+    }
+
+    /**
+     * "50 g rosemary, thyme and sage": so much of the first, and the others with no amount, for whether it is of each of them or of
+     * all together is not said.
+     *
+     * @return list<string>
+     */
+    private function of(string $line): array
+    {
+        [$amount, , $rest] = $this->words->amount($line);
+        if ($amount === null || $amount->kind === Kind::Time) {
+            return [$line];
+        }
+        $things = preg_split(OfEach::APART, rtrim($rest, '.'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        if (count($things) < 2) {
+            return [$line];
+        }
+        $oil = preg_match('/\boils?$/iu', (string) end($things)) === 1;
+        $known = [];
+        foreach ($things as $at => $thing) {
+            $things[$at] = $oil && $this->cupboard->carrierNamed("{$thing} oil") !== null ? "{$thing} oil" : $thing;
+            $known[] = $this->lines->thing($things[$at]);
+        }
+        if (in_array(null, $known, true) || count(array_unique($known)) < count($known)) {
+            return [$line];
+        }
+        $first = mb_strpos($line, $rest);
+
+        return $first === false ? [$line] : [mb_substr($line, 0, $first).array_shift($things), ...$things];
+    }
+
+    /** "Oil: 500 mL olive", "Essential oils: 10 drops lavender, 1 mL rosemary": what it is of, and then the things themselves. */
+    private function withoutKinds(string $text): string
+    {
+        $kinds =
+            '/^[ \t]*(?:[-*•][ \t]*)?(?:carrier\s+oils?|oils?|herbs?|flowers?|butters?|wax(?:es)?|'.
+            'extras?|additives?)[ \t]*:[ \t]*(?=[\d½¼¾⅓⅔])/imu';
+        $scents = '/^[ \t]*(?:[-*•][ \t]*)?essential\s+oils?[ \t]*:[ \t]*((?=[\d½¼¾⅓⅔]).*)$/imu';
+
+        return preg_replace_callback($scents, self::asScents(...), preg_replace($kinds, '', $text) ?? $text) ?? $text;
+    }
+
+    /** @param  array<string>  $m what is said to be essential oils */
+    private static function asScents(array $m): string
+    {
+        $each = preg_split('/\s*[,;]\s*/u', $m[1], -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $isSaid = fn (string $scent) => preg_match('/\boils?\b|\bdrops?\b/iu', $scent) === 1;
+
+        return implode("\n", array_map(fn (string $scent) => $isSaid($scent) ? $scent : "{$scent} essential oil", $each));
+    }
+
+    /** The rows of a table drawn with strokes, "| calendula | 50 g |", as lines; its head and its rule are none. */
+    private static function ofTable(string $text): string
+    {
+        return preg_replace_callback('/^[ \t]*\|.*\|[ \t]*$/mu', self::ofRow(...), $text) ?? $text;
+    }
+
+    /** @param  array<string>  $m a row as it is drawn */
+    private static function ofRow(array $m): string
+    {
+        $cells = array_map('trim', explode('|', $m[0]));
+
+        return implode(' - ', array_filter($cells, fn (string $cell) => preg_match('/[\p{L}\d]/u', $cell) === 1));
+    }
+
+    /** @param  array<string>  $m what is before the list and of all of it, such as "dried", and the list */
+    private static function aPartOfEach(array $m): string
+    {
+        $things = preg_split('/\s*(?:,|&|\+|\band\b)\s*/iu', $m[2], -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return implode("\n", array_map(fn (string $thing) => "1 part {$m[1]}{$thing}", $things));
+    }
+
+    /** "Chest rub: 100 mL arnica oil, 15 g beeswax" is a name and what goes into it; "olive oil: 250 mL" is one thing. */
+    private function titled(string $text): string
+    {
+        $number = '(?:[\d½¼¾⅓⅔]|an?\s|half\s)';
+        $two = "(?={$number}[^\\n,;+]*\\s\\p{L}{3}[^\\n,;+]*[,;+][ \\t]*(?:and\\s+)?{$number})";
+        // "Salve: beeswax 20 g, olive oil 100 g".
+        $behind = '(?=\p{L}[^\n,;+:\d]*\s[\d½¼¾⅓⅔][\d.]*\s*(?:\p{L}+\b|%)\s*[,;+])';
+        if (preg_match("/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?)\\s*:[ \\t]*(?:{$two}|{$behind})/iu", $text, $m) !== 1) {
+            return $text;
+        }
+        $oil = $this->words->oil($m[1]);
+        $isMade = preg_match('/\b(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|pomade|serum)s?$/iu', $m[1]) === 1;
+        $isThing = $oil === null ? ! $isMade && $this->words->namesHerb($m[1]) : $oil['id'] !== '';
+
+        return $isThing ? $text : $m[1]."\n".mb_substr(ltrim($text), mb_strlen(ltrim($m[0])));
+    }
+
+    /** "Calendula 30 g, dried, olive oil: 300 g": where the amount stands behind the first, each name with one behind it is a line. */
+    private function eachBehind(string $line): string
+    {
+        $measured =
+            '\p{L}[^,;:\n\d]*[:\s]\s*[\d½¼¾⅓⅔][\d.,\/ ]*\s*'.
+            '(?:(?:kg|g|ml|cl|dl|l|oz|ounces?|lbs?|fl\.?\s*oz|cups?|tbsp|tsp|drops?|parts?|pints?|quarts?)\b\.?|%)(?:\s*'.
+            RecipeLines::STATE.
+            ')?';
+        $time = '(?:for\s+)?\d[\d.–-]*\s*(?:months?|weeks?|days?|hours?|hrs?|h)\b';
+        $apart = '\s*(?:[,;]|\band\b)\s*';
+
+        return preg_match("/^\\s*{$measured}{$apart}/iu", $line) !== 1
+            ? $line
+            : preg_replace("/{$apart}(?={$measured}\\s*(?:[,;.]|\\band\\b|$)|{$time})/iu", "\n", $line) ?? $line;
+    }
+
+    /** "1/2 oz. Dried calendula" is one line: a measure that is written short ends no sentence, but before what is done. */
+    private function unitsWithoutPoints(string $text): string
+    {
+        return preg_replace_callback(
+            '/(?<=[\d½¼¾⅓⅔])(\s*)(fl\.?\s*oz|oz|tsp|tbsp?s?|tbs|lbs?|pts?|qts?|gal|g|kg|ml|l|c)\.([ \t]+)(?=(\p{L}+(?:\s+\p{L}+)?))/iu',
+            fn (array $m) => $m[1].
+                str_replace('.', '', $m[2]).
+                ($this->lines->isStep($m[4]) || array_diff($this->words->methods($m[4]), ['cold']) !== [] ? "\n" : $m[3]),
+            $text,
+        ) ?? $text;
+    }
+}
