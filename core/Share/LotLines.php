@@ -106,7 +106,7 @@ final readonly class LotLines
             $lot[$field] = $field === 'note' && isset($lot['note']) ? $lot['note'].'; '.$value : $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
-        $pieces = $this->pieces->of($this->byIngredient($this->words->oneOfTwo($line)));
+        $pieces = $this->pieces->of($this->byIngredient((new AmountTwice($this->words))->once($line)));
         $rest = [];
         foreach ($pieces as $at => $piece) {
             if ($this->known($piece, $lot, $put)) {

@@ -55,7 +55,7 @@ final readonly class OilLine
             $beside = $aside->kind === Kind::Mass ? $density->volumeOf($aside->value) : $aside->value;
             // What is measured in millilitres or grams is not the cups beside it.
             $first = $amount->low === $amount->high && preg_match(self::METRIC, $typed) === 1;
-            if (abs($beside / $ml - 1) > RecipeWords::THE_SAME) {
+            if (abs($beside / $ml - 1) > AmountTwice::SAME) {
                 $says = sprintf(
                     $first
                         ? '%s of %s; the amount in the brackets is not the same.'

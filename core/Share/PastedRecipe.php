@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Lying;
 use Kettle\Measure\Amount;
-use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
 use Kettle\Recipe\ByJar;
 use Kettle\Recipe\Kitchen;
@@ -36,11 +34,7 @@ final class PastedRecipe
     /** @var list<array{id: string, name: string, ml: ?float, typed: string}> */
     private array $oils = [];
 
-    private ?Method $method = null;
-
-    private bool $methodSaid = false;
-
-    private InfusingTime $time;
+    private RecipeWay $way;
 
     /** @var array<string, string> how full of herb the jar is, how it lies there and how far it is covered */
     private array $byJar = [];
@@ -76,7 +70,7 @@ final class PastedRecipe
         $this->jarLine = new JarLine(new SaidAmount($kitchen, $this->words), $this->words);
         $this->herbLine = new HerbLine($cupboard, $this->words, $this->counts);
         $this->oilLine = new OilLine($cupboard);
-        $this->time = InfusingTime::of([], $this->words);
+        $this->way = $this->wayOf([]);
     }
 
     /**
@@ -87,12 +81,10 @@ final class PastedRecipe
     public function read(string $text, bool $named = false): ReadRecipe
     {
         $this->lines = $this->herbs = $this->oils = $this->byJar = $this->jar = $this->oilParts = [];
-        $this->method = null;
-        $this->methodSaid = false;
         $name = '';
         $lines = $this->text->split($text);
         $read = array_map(fn (string $line) => mb_substr($line, 0, self::LONGEST), array_slice($lines, 0, self::MOST_LINES));
-        $this->time = InfusingTime::of($read, $this->words);
+        $this->way = $this->wayOf($read);
         // What it is for counts for every line, wherever it stands.
         $this->purpose = null;
         foreach ($lines as $line) {
@@ -140,9 +132,9 @@ final class PastedRecipe
             $this->kitchen,
             $this->herbs,
             $this->oils,
-            $this->method,
-            $this->methodSaid,
-            $this->time,
+            $this->way->method,
+            $this->way->isSaid,
+            $this->way->time,
             $this->purpose,
             $this->byJar,
             $this->jar,
@@ -154,38 +146,18 @@ final class PastedRecipe
         return new ReadRecipe($name, '', $wish->wish($notes), $this->lines, $notes);
     }
 
-    /** "1 L olive oil, slow cooker 6 hours": what is done stands beside what it is done with. */
+    /** What is done stands beside what it is done with. */
     private function wayBeside(string $line): void
     {
         $last = array_key_last($this->lines);
         if ($last === null || ! in_array($this->lines[$last]['as'], ['herb', 'oil'], true)) {
             return;
         }
-        $taken = $this->takeWays(array_diff($this->words->methods($line), ['cold']));
+        $taken = $this->way->beside($line);
         if ($taken !== []) {
             $this->lines[$last]['says'] .= sprintf(' Taken as: %s.', implode(', ', $taken));
             $this->lines[$last]['guess'] = true;
         }
-    }
-
-    /**
-     * The first that is named is taken; the shelf, which any words of waiting mean, gives way to every other.
-     *
-     * @param  array<string>  $ways by id
-     * @return list<string> names of what was taken
-     */
-    private function takeWays(array $ways): array
-    {
-        $taken = [];
-        foreach ($ways as $id) {
-            if ($this->method === null || ($this->method->id === 'cold' && $id !== 'cold')) {
-                $this->method = $this->methods->method($id);
-                $this->methodSaid = $id !== 'cold';
-                $taken[] = $this->method->name;
-            }
-        }
-
-        return $taken;
     }
 
     private function line(string $line): void
@@ -445,20 +417,19 @@ final class PastedRecipe
 
     private function step(string $line): void
     {
-        $short = $this->time->hours !== null && $this->time->hours < InfusingTime::NOT_ON_A_SHELF_H;
-        $said = $this->takeWays(array_diff($this->words->methods($line), $short ? ['cold'] : []));
-        if ($this->time->hours !== null && $this->time->line === $line) {
-            $said[] = AmountWriter::span($this->time->hours);
-        }
-        if ($this->time->celsius !== null && $this->time->warmLine === $line) {
-            $said[] = $this->kitchen->warmth($this->time->celsius);
-        }
+        $said = $this->way->in($line);
         $this->say(
             $line,
             $said === [] ? 'step' : 'method',
             $said === [] ? 'A step; nothing new in it.' : 'Taken as: '.implode(', ', $said).'.',
             $said !== [],
         );
+    }
+
+    /** @param  list<string>  $lines of the whole recipe */
+    private function wayOf(array $lines): RecipeWay
+    {
+        return new RecipeWay($this->methods, $this->words, $this->kitchen, InfusingTime::of($lines, $this->words));
     }
 
     private function say(string $line, string $as, string $says, bool $guess): void

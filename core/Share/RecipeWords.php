@@ -45,9 +45,6 @@ final readonly class RecipeWords
         '\s+(?:teas?|olives?|coconut|sesame|shea|cocoa|glass|jars?|bottles?|'.
         'cardamoms?|peppercorns?)\b';
 
-    /** So near are two amounts that are one, rounded each for itself: common practice, no source. */
-    public const THE_SAME = 0.12;
-
     private const PURPOSES = [
         'kitchen' => '/\b(?:'.self::KITCHEN.')\b/i',
         'salve' => '/\b(salves?|balms?|ointments?)\b/i',
@@ -219,37 +216,6 @@ final readonly class RecipeWords
         } catch (AmountException) {
             return null;
         }
-    }
-
-    /** "28g/1oz", "10 fl oz (300 ml)": one amount twice is the metric one; two that are not the same stay as they are. */
-    public function oneOfTwo(string $text): string
-    {
-        $metric = '(?:\d[\d.,]*\s*(?:kg|g|ml|cl|dl|l))';
-        $other = '(?:\d[\d.\/½¼¾⅓⅔]*(?:\s+\d\/\d|\s*[½¼¾⅓⅔])?\s*(?:fl\.?\s*oz|oz|lbs?|cups?|pints?|tbsps?|tsps?))';
-        $twice = "/(?<![\\d.\\/])(?:(?<m>{$metric})\\s*(?:\\/\\s*(?<o>{$other})|\\(\\s*(?<o2>{$other})\\s*\\))|";
-        $twice .= "(?<o3>{$other})\\s*(?:\\/\\s*(?<m2>{$metric})|\\(\\s*(?<m3>{$metric})\\s*\\)))(?![\\p{L}\\d])/iu";
-
-        return preg_replace_callback($twice, $this->metricOf(...), $text) ?? $text;
-    }
-
-    /** @param  array<string>  $m the two as they are written */
-    private function metricOf(array $m): string
-    {
-        $metric = $m['m'] ?? '' ?: ($m['m2'] ?? '' ?: $m['m3'] ?? '');
-        $other = $m['o'] ?? '' ?: ($m['o2'] ?? '' ?: $m['o3'] ?? '');
-        [$one, $two] = [
-            $this->reading($metric),
-            $this->reading(preg_replace('/(?<!fl )(?<!fl\. )oz$/iu', $this->ounces($metric), $other) ?? $other),
-        ];
-        $same = $one !== null && $two !== null && $one->kind === $two->kind && abs($one->value / $two->value - 1) < self::THE_SAME;
-
-        return $same ? $metric : $m[0];
-    }
-
-    /** Ounces beside millilitres are of what it holds. */
-    private function ounces(string $metric): string
-    {
-        return preg_match('/l$/iu', $metric) === 1 ? 'fl oz' : 'oz';
     }
 
     public function reading(string $typed): ?Amount

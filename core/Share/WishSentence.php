@@ -71,7 +71,7 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $text = SaidAmount::jarsBySize($this->words->oneOfTwo(Names::withoutPoints(Figures::ascii($text))));
+        $text = SaidAmount::jarsBySize((new AmountTwice($this->words))->once(Names::withoutPoints(Figures::ascii($text))));
         $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
         $this->asides = [];
         // Before its numbers are: "half a jar" is no half.

@@ -1,5 +1,6 @@
 <?php
 
+use Kettle\Share\AmountTwice;
 use Kettle\Share\RecipeWords;
 use Tests\Core\Support;
 
@@ -76,7 +77,7 @@ it('says what else it may be, and takes the state of what it is', function () {
 
 it('takes the metric one of two amounts that are the same', function (string $text, string $one) {
     $kitchen = Support::kitchen();
-    expect((new RecipeWords($kitchen->cupboard(), $kitchen))->oneOfTwo($text))->toBe($one);
+    expect((new AmountTwice(new RecipeWords($kitchen->cupboard(), $kitchen)))->once($text))->toBe($one);
 })->with([
     ['28g/1oz calendula in 300ml/10fl oz olive', '28g calendula in 300ml olive'],
     ['2 oz (57 g) nettle in 1 cup (240 ml) olive', '57 g nettle in 240 ml olive'],

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+/** One amount that is written twice, in the two systems of measures: "28g/1oz", "10 fl oz (300 ml)". */
+final readonly class AmountTwice
+{
+    /** So near are two amounts that are one, rounded each for itself: common practice, no source. */
+    public const SAME = 0.12;
+
+    private const METRIC = '(?:\d[\d.,]*\s*(?:kg|g|ml|cl|dl|l))';
+
+    private const OTHER = '(?:\d[\d.\/½¼¾⅓⅔]*(?:\s+\d\/\d|\s*[½¼¾⅓⅔])?\s*(?:fl\.?\s*oz|oz|lbs?|cups?|pints?|tbsps?|tsps?))';
+
+    /** The one beside the other behind a stroke or in brackets, whichever is first. */
+    private const TWICE =
+        '/(?<![\d.\/])(?:(?<first>'.
+        self::METRIC.
+        ')\s*(?:\/\s*(?<then>'.
+        self::OTHER.
+        ')|\(\s*(?<within>'.
+        self::OTHER.
+        ')\s*\))|(?<other>'.
+        self::OTHER.
+        ')\s*(?:\/\s*(?<thenMetric>'.
+        self::METRIC.
+        ')|\(\s*(?<withinMetric>'.
+        self::METRIC.
+        ')\s*\)))(?![\p{L}\d])/iu';
+
+    public function __construct(private RecipeWords $words) {}
+
+    /** The same with the metric one only; two that are not the same stay as they are. */
+    public function once(string $text): string
+    {
+        return preg_replace_callback(self::TWICE, $this->metric(...), $text) ?? $text;
+    }
+
+    /** @param  array<string>  $m the two as they are written */
+    private function metric(array $m): string
+    {
+        $metric = self::firstOf($m, 'first', 'thenMetric', 'withinMetric');
+        // Ounces beside millilitres are of what it holds.
+        $ounces = preg_match('/l$/iu', $metric) === 1 ? 'fl oz' : 'oz';
+        $other = preg_replace('/(?<!fl )(?<!fl\. )oz$/iu', $ounces, self::firstOf($m, 'other', 'then', 'within'));
+        [$one, $two] = [$this->words->reading($metric), $this->words->reading($other ?? '')];
+        $isSame = $one !== null && $two !== null && $one->kind === $two->kind && abs($one->value / $two->value - 1) < self::SAME;
+
+        return $isSame ? $metric : $m[0];
+    }
+
+    /** @param  array<string>  $m */
+    private static function firstOf(array $m, string ...$names): string
+    {
+        return array_values(array_filter(array_map(fn (string $name) => $m[$name] ?? '', $names)))[0] ?? '';
+    }
+}

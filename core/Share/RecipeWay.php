@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Infusion\Method;
+use Kettle\Infusion\Methods;
+use Kettle\Measure\AmountWriter;
+use Kettle\Recipe\Kitchen;
+
+/** By which way a written recipe is made, as its lines say it one after the other. */
+final class RecipeWay
+{
+    public ?Method $method = null;
+
+    /** Whether it is named, and not only waited for. */
+    public bool $isSaid = false;
+
+    /** @param  InfusingTime  $time how long and how warm, of all the lines */
+    public function __construct(
+        private readonly Methods $methods,
+        private readonly RecipeWords $words,
+        private readonly Kitchen $kitchen,
+        public readonly InfusingTime $time,
+    ) {}
+
+    /**
+     * "1 L olive oil, slow cooker 6 hours": what is done stands beside what it is done with.
+     *
+     * @return list<string> what was taken of it, in words
+     */
+    public function beside(string $line): array
+    {
+        return $this->take(array_diff($this->words->methods($line), ['cold']));
+    }
+
+    /** @return list<string> what was taken of a step, in words */
+    public function in(string $line): array
+    {
+        $short = $this->time->hours !== null && $this->time->hours < InfusingTime::NOT_ON_A_SHELF_H;
+        $said = $this->take(array_diff($this->words->methods($line), $short ? ['cold'] : []));
+        if ($this->time->hours !== null && $this->time->line === $line) {
+            $said[] = AmountWriter::span($this->time->hours);
+        }
+        if ($this->time->celsius !== null && $this->time->warmLine === $line) {
+            $said[] = $this->kitchen->warmth($this->time->celsius);
+        }
+
+        return $said;
+    }
+
+    /**
+     * The first that is named is taken; the shelf, which any words of waiting mean, gives way to every other.
+     *
+     * @param  array<string>  $ways by id
+     * @return list<string> names of what was taken
+     */
+    private function take(array $ways): array
+    {
+        $taken = [];
+        foreach ($ways as $id) {
+            if ($this->method === null || ($this->method->id === 'cold' && $id !== 'cold')) {
+                $this->method = $this->methods->method($id);
+                $this->isSaid = $id !== 'cold';
+                $taken[] = $this->method->name;
+            }
+        }
+
+        return $taken;
+    }
+}
