@@ -50,7 +50,7 @@ final readonly class RecipeWords
         'salve' => '/\b(salves?|balms?|ointments?)\b/i',
         'hair' => '/\b(hair|scalp|beard)\b/i',
         'face' => '/\bface|facial\b/i',
-        'massage' => '/\b(massage|muscles?)\b/i',
+        'massage' => '/\b(massage|muscles?|joints?)\b/i',
         'perfume' => '/\bperfumes?\b/i',
         'skin' => '/\bskin|body\b/i',
     ];

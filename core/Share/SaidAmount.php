@@ -165,7 +165,7 @@ final readonly class SaidAmount
         $unit = '(?:ml|l|litres?|liters?|fl\.?\s*oz|oz|cups?|pints?|quarts?)';
         $size = "(\\d[\\d.\\/]*\\s*{$unit})";
         $bottles =
-            $left->take("(\\d{1,3})\\s+(?:x\\s+)?(?:bottles?|tins?)\\s+of\\s+{$size}") ??
+            $left->take("(\\d{1,3})\\s+(?:x\\s+)?(?:bottles?|tins?)\\s+(?:of|at)\\s+{$size}(?:\\s+each)?") ??
             ($left->take("(\\d{1,3})\\s*(?:[x×]\\s*|\\s){$size}\\s+(?:bottles?|tins?)(?:\\s+of)?") ??
                 $left->take("(\\d{1,3})\\s*[x×]\\s*{$size}(?!\\s+jars?\\b)(?:\\s+of)?"));
         if ($bottles !== null) {
@@ -318,9 +318,10 @@ final readonly class SaidAmount
     /** Whether "a pint" is of an oil, "a pint of olive oil", and so no jar; "a pint of calendula oil" is one. */
     private function isOfAnOil(string $measure, string $text): bool
     {
-        $of = '/'.preg_quote($measure, '/').'s?\s+of\s+([\p{L} -]+?)\s+oil\b/iu';
+        $of = '/'.preg_quote($measure, '/').'s?\s+of\s+(?:([\p{L} -]+?)\s+)?oil\b/iu';
 
-        return preg_match($of, $text, $m) === 1 && ($this->words->oil($m[1].' oil')['id'] ?? '') !== '';
+        // "A pint of oil" is of whichever it is.
+        return preg_match($of, $text, $m) === 1 && (! isset($m[1]) || ($this->words->oil($m[1].' oil')['id'] ?? '') !== '');
     }
 
     /** "Half a pint" of herb is the jar that is called so; of oil it is an amount. */

@@ -32,6 +32,7 @@ final class SaidInFull
             '/(?<=\S)\s+plus\s+(?=\S)/iu' => ' and ',
             // "1 oz calendula for every 10 oz of oil" is so much of each.
             RecipeText::PER => ', ',
+            '/(?<=\p{L})\s+(?:per|(?:for|to)\s+(?:every|each))\s+(?:an?\s+)?(?=(?:pint|cup|litre|liter|quart)\s+of\b)/iu' => ', 1 ',
             // What there is.
             '/^\s*(?:i|we)(?:\s+have|[’\']ve)(?:\s+got)?\s+(?=\d|an?\b|some\b|about\b)/iu' => '',
             '/\bsun[\s-]+dried\b/iu' => 'dried',
@@ -61,6 +62,7 @@ final class SaidInFull
             '(?:gently\s+)?(?:warm|heat)\s+(?=\d|an?\b|some\b|the\b))/iu' => '$1 ',
             '/\b(?:\d+|two|three|four|five)[\s-]+herbs?\b\s*:?/iu' => '',
         ];
+        $text = $this->inProportion($text);
         foreach ($short as $pattern => $full) {
             $text = preg_replace($pattern, $full, $text) ?? $text;
         }
@@ -75,6 +77,47 @@ final class SaidInFull
         );
 
         return $this->forWhat($this->blended($text));
+    }
+
+    /** "2:1 calendula to plantain", "calendula 2 parts plantain 1 part": parts of two herbs, or of two oils, and no ratio. */
+    private function inProportion(string $text): string
+    {
+        $word = '(?!(?:in|into|with|to|and)\b)'.self::NAME;
+        $herb = fn (string $as): string => "(?<{$as}>{$word}(?:\\s+{$word}){0,2}?)";
+        $number = fn (string $as): string => "(?<{$as}>\d+(?:\.\d+)?)";
+        $colon = $number('much').'\s*:\s*'.$number('less').'(?!\d)';
+        $said = [
+            "\b{$colon}\s+(?:of\s+)?{$herb('one')}\s+(?:to|and|:)\s+{$herb('other')}(?=\s+in\b|\s*[,;.]|\s*$)",
+            "\b{$herb('one')}\s*(?:\bto\b|\band\b|&|:)\s*{$herb('other')}\s*,?\s+{$colon}",
+            "^\s*{$herb('one')}\s+{$number('much')}\s+parts?\s*(?:,|;|\band\b)?\s*{$herb('other')}\s+{$number(
+                'less',
+            )}\s+parts?(?=\s+in\b|\s*[,;.]|\s*$)",
+        ];
+        foreach ($said as $pattern) {
+            $text = $this->each("/{$pattern}/iu", $text, $this->twoInParts(...));
+        }
+
+        return $text;
+    }
+
+    /** @param  array<string>  $m two names, and how many parts of each */
+    private function twoInParts(array $m): string
+    {
+        [$one, $other] = [$m['one'], $m['other']];
+        $areOils = $this->oils->isOil($one) && $this->oils->isOil($other);
+        $areHerbs = $this->words->knownHerb($one) !== null && $this->words->knownHerb($other) !== null;
+        // "Calendula and plantain 1:5" is so much of both to so much of oil.
+        $isRatio = preg_match('/\band\b|&/iu', $m[0]) === 1 && str_contains($m[0], ':') && (float) $m['much'] < (float) $m['less'];
+
+        $areHerbs = $areHerbs && ! $this->oils->isOil($one) && ! $this->oils->isOil($other);
+        if ($isRatio || (! $areOils && ! $areHerbs)) {
+            return $m[0];
+        }
+        if (str_contains($m[0], ':')) {
+            $this->told[] = sprintf('“%s:%s” is taken as parts of the %s.', $m['much'], $m['less'], $areOils ? 'oils' : 'herbs');
+        }
+
+        return " ; {$m['much']} parts {$one} and {$m['less']} parts {$other} ; ";
     }
 
     /** @param  callable(array<string>): string  $full */

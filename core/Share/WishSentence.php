@@ -360,7 +360,7 @@ final class WishSentence
     {
         $m = $this->left->take(
             '(?:for|to)\s+(?:a|an|the|my|our|some)?\s*(?:(?:firm|soft|dry|itchy|sore|tired|aching|stiff)\s+)?((?:salves?|balms?|'.
-                'ointments?|hair|scalp|beard|face|facial|skin|body|massage|muscles?|perfumes?|eat|cook\s+with|'.
+                'ointments?|hair|scalp|beard|face|facial|skin|body|massage|muscles?|joints?|perfumes?|eat|cook\s+with|'.
                 RecipeWords::KITCHEN.
                 ')(?:\s+oil)?)',
         );

@@ -191,6 +191,25 @@ it('reads what is said shorter as if it were said in full', function (string $te
             'oil_amount' => '10 oz',
         ],
     ],
+    // Parts of two herbs, or of two oils, are no ratio; of both of them to the oil it is one.
+    [
+        '2:1 calendula to plantain in olive',
+        ['herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'plantain-leaf', 'parts' => '1']], 'oils' => [['id' => 'olive']]],
+    ],
+    [
+        'calendula and plantain 2:1 in olive',
+        ['herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'plantain-leaf', 'parts' => '1']]],
+    ],
+    [
+        'calendula 2 parts plantain 1 part, olive',
+        ['herbs' => [['id' => 'calendula', 'parts' => '2'], ['id' => 'plantain-leaf', 'parts' => '1']], 'oils' => [['id' => 'olive']]],
+    ],
+    ['2:1 olive to castor, calendula', ['oils' => [['id' => 'olive', 'parts' => '2'], ['id' => 'castor', 'parts' => '1']]]],
+    ['calendula and plantain 1:5 in olive', ['herbs' => [['id' => 'calendula'], ['id' => 'plantain-leaf']], 'ratio' => '1:5']],
+    ['calendula to olive 1:5', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'ratio' => '1:5']],
+    ['one cup of calendula per pint of olive oil', ['herbs' => [['id' => 'calendula', 'amount' => '1 cup']], 'oil_amount' => '1 pint']],
+    ['calendula in olive, 4 bottles at 100 ml each', ['finished' => ['count' => '4', 'size' => '100 ml']]],
+    ['cayenne in olive for sore joints', ['purpose' => 'massage']],
     // A strength is so much herb to a hundred of oil; of something else, or of two things, it is none.
     ['10% calendula in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:10']],
     ['calendula 20% w/v in olive', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:5 w/v']],
