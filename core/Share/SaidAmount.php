@@ -56,15 +56,12 @@ final readonly class SaidAmount
     {
         $size = '\d[\d.\/]*\s*(?:'.self::UNITS.')';
         $each = "(?:each\\s+(?:of\\s+|holding\\s+)?({$size})|({$size})\\s+each)";
-        $apart = '[,\s-]\s*';
+        $named = '(?:half|'.self::JARS_CALLED."|{$size})[\\s-]+";
+        $kinds = '(?:(?:'.self::KINDS_OF_JAR.')[,\s-]\s*)+';
         $said = [
-            '/\b(?:'.
-            self::KINDS_OF_JAR.
-            "){$apart}(?=(?:(?:".
-            self::KINDS_OF_JAR.
-            '|half|'.
-            self::JARS_CALLED.
-            "|{$size}){$apart}){0,3}jars?\\b)/iu" => '',
+            // Behind "a", so that in "calendula, dried, pint jar" it is of the herb, or behind its size.
+            "/(^|\\b(?:an?|one|two|three|four|five|six|\\d{1,2}|my|your|in|into)\\s)\\s*{$kinds}(?=(?:{$named}){0,2}jars?\\b)/iu" => '$1',
+            "/({$named}){$kinds}(?=jars?\\b)/iu" => '$1',
             "/\\bjar(s?)\\s*\\(\\s*({$size})\\s*\\)/iu" => '$2 jar$1',
             "/\\bjars\\b([^.;]*?)[,;]?\\s*\\b{$each}(?![\\p{L}\\d])/iu" => '$2$3 jars$1',
         ];

@@ -159,7 +159,7 @@ it('reads what is said shorter as if it were said in full', function (string $te
         ['raw'],
     ],
     ['green tea in camellia oil', ['herbs' => [['id' => 'green-tea']]]],
-    ['calendula in olive, green glass jar', ['herbs' => [['id' => 'calendula']]]],
+    ['calendula in olive, green glass jar', ['herbs' => [['id' => 'calendula']]], ['green glass']],
     ['raw nettle in olive', ['herbs' => [['id' => 'nettle-leaf', 'state' => 'fresh']]], ['raw']],
     // A name, and how much of the herb behind it, is an amount of the herb.
     [
@@ -191,6 +191,9 @@ it('reads what is said shorter as if it were said in full', function (string $te
             'oil_amount' => '10 oz',
         ],
     ],
+    // What is said of the herb is not said of the jar.
+    ['calendula, dried, 500 ml jar, in olive', ['herbs' => [['id' => 'calendula', 'state' => 'dried']], 'jar' => '473']],
+    ['calendula in olive, in the dark, pint jar', ['herbs' => [['id' => 'calendula']], 'jar' => '473', 'method' => 'cold']],
     // Parts of two herbs, or of two oils, are no ratio; of both of them to the oil it is one.
     [
         '2:1 calendula to plantain in olive',
