@@ -186,7 +186,7 @@ final class PastedRecipe
             if ($oil !== null) {
                 ['oil' => $this->oils[], 'says' => $says, 'guess' => $guess] = $this->oilLine->measured($amount, $typed, $oil, $aside);
                 $this->say($line, 'oil', $says, $guess || ($isShort && ! OilLine::isPoured($typed)));
-            } elseif ($amount->kind === Kind::Time) {
+            } elseif ($amount->kind === Kind::Time || $this->words->warmth($typed) !== null) {
                 $this->step($line);
             } elseif ($this->words->isWater($rest)) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);

@@ -71,7 +71,7 @@ final readonly class RecipeLines
             return $bare;
         }
         // "Calendula (dried), 1 cup, loosely packed".
-        $line = preg_replace('/\s*\(\s*('.self::STATES.')\s*\)(?=\s*[,:])/iu', ' $1', $line) ?? $line;
+        $line = preg_replace('/\s*\(\s*('.self::STATES.')\s*\)(?=\s*[,:]|\s+[-–—]\s)/iu', ' $1', $line) ?? $line;
         // "Calendula 30 g, dried" and "calendula (30 g, dried)" are dried calendula.
         $line = preg_replace('/\(\s*([^(),]*\d[^(),]*),\s*('.self::STATE.')\s*\)$/iu', '($1) $2', $line) ?? $line;
         $line =
@@ -149,7 +149,7 @@ final readonly class RecipeLines
         return $is &&
             ! $this->isStep($line) &&
             $this->words->warmth($m[2]) === null &&
-            preg_match('/\b(?:makes|yields?|serves|servings?|total|jar|bottle|tin)\b/iu', $m[1]) !== 1
+            preg_match('/\b(?:makes?|made|yields?|serves|servings?|total|jar|bottle|tin)\b/iu', $m[1]) !== 1
             ? "{$m[2]} {$m[1]}"
             : $line;
     }

@@ -12,6 +12,9 @@ final readonly class RecipeReader
 {
     private const MOST = 20_000;
 
+    /** What is longer is no sentence. */
+    private const LONGEST_SENTENCE = 1000;
+
     public function __construct(private Methods $methods) {}
 
     /** @throws RecipeException */
@@ -31,7 +34,7 @@ final readonly class RecipeReader
         $text = preg_replace('/^\s*<script\b[^>]*>\s*(?=[{\[])|<\/script>\s*$/iu', '', $text) ?? $text;
         $lines = new PastedRecipe($kitchen->cupboard(), $this->methods, $kitchen);
         if (preg_match('/^\s*[{\[]/', $text) !== 1) {
-            return $lines->read($text);
+            return $this->written($text, $lines, $kitchen);
         }
         $document = json_decode($text, true, 32);
         if (! is_array($document)) {
@@ -47,5 +50,54 @@ final readonly class RecipeReader
         $says = $document['format'] ?? ($document['@type'] ?? '');
 
         throw RecipeException::otherFormat(is_string($says) ? $says : '');
+    }
+
+    /**
+     * Line by line; and as one sentence what says in one line all there is, where that finds a herb and an oil and the other does not.
+     *
+     * @throws RecipeException
+     */
+    private function written(string $text, PastedRecipe $lines, Kitchen $kitchen): ReadRecipe
+    {
+        $text = trim($text);
+        $read = $none = null;
+        try {
+            $read = $lines->read($text);
+        } catch (RecipeException $none) {
+        }
+        $isOneLine = preg_match('/\R/u', $text) !== 1;
+        if (mb_strlen($text) > self::LONGEST_SENTENCE || ($read !== null && (! $isOneLine || self::isWhole($read->wish)))) {
+            return $read ?? throw $none;
+        }
+        try {
+            $one = $this->asSentence($text, $kitchen);
+        } catch (RecipeException) {
+            $one = null;
+        }
+
+        return $one !== null && ($read === null || self::isWhole($one->wish)) ? $one : $read ?? throw $none;
+    }
+
+    /** @throws RecipeException */
+    private function asSentence(string $text, Kitchen $kitchen): ReadRecipe
+    {
+        $read = (new WishSentence($kitchen->cupboard(), $this->methods, $kitchen))->read(preg_replace('/\s*\R\s*/u', ', ', $text) ?? $text);
+        $notes = array_map(fn (string $words) => sprintf('Of “%s” nothing was made.', $words), $read['unread']);
+
+        return new ReadRecipe(
+            '',
+            '',
+            $read['wish'],
+            [['line' => $text, 'as' => 'herb', 'says' => 'Read as one sentence.', 'guess' => true]],
+            [...$read['guesses'], ...$notes],
+        );
+    }
+
+    /** @param  array<string, mixed>  $wish whether a herb and an oil are in it that are known */
+    private static function isWhole(array $wish): bool
+    {
+        $known = fn (mixed $things): bool => array_column((array) $things, 'id') !== [];
+
+        return $known($wish['herbs'] ?? []) && $known($wish['oils'] ?? []);
     }
 }

@@ -39,7 +39,8 @@ final readonly class RecipeText
                 $text,
             ) ?? $text;
         $text = $this->withoutKinds($text);
-        // "1 oz calendula for every 10 oz of oil" is so much of each.
+        // "For every 100 g of oil use 20 g of calendula", and "1 oz calendula for every 10 oz of oil", are so much of each.
+        $text = preg_replace('/\bfor\s+every\s+(?=\d)([^.\n]*?),?\s+(?:use|take|add)\s+(?=\d)/iu', "$1\n", $text) ?? $text;
         $text = preg_replace(self::PER, "\n", $text) ?? $text;
         $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
         // "1 & 1/2 cups" is one amount.
@@ -75,7 +76,7 @@ final readonly class RecipeText
                     '(?:,?[ \t]+(?:'.
                     RecipeLines::LYING.
                     '))?[ \t]*(?:\n|$))|'.
-                    '\s+(?:and|with|plus|\+|&)\s+(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
+                    '\s+(?:and|with|plus|\+|&)\s+(?!\d{2,3}\s*(?:[°º]|deg|[CF]\b))(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
                     '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
                     '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
                 "\n",
@@ -134,7 +135,12 @@ final readonly class RecipeText
             'extras?|additives?)[ \t]*:[ \t]*(?=[\d½¼¾⅓⅔])/imu';
         $scents = '/^[ \t]*(?:[-*•][ \t]*)?essential\s+oils?[ \t]*:[ \t]*((?=[\d½¼¾⅓⅔]).*)$/imu';
 
-        return preg_replace_callback($scents, self::asScents(...), preg_replace($kinds, '', $text) ?? $text) ?? $text;
+        // "Ingredients: 30 g dried yarrow" is a heading, and what stands under it.
+        $heading =
+            '/^([ \t]*(?:ingredients?|method|directions|instructions|you\s+(?:will\s+)?need|for\s+the\s+oil)[ \t]*:)[ \t]*(?=\S)/imu';
+        $text = preg_replace([$heading, $kinds], ["$1\n", ''], $text) ?? $text;
+
+        return preg_replace_callback($scents, self::asScents(...), $text) ?? $text;
     }
 
     /** @param  array<string>  $m what is said to be essential oils */

@@ -136,7 +136,11 @@ final readonly class RecipeWords
     /** A warmth in a text, degrees C. */
     public function warmth(string $text): ?float
     {
-        if (preg_match('/\b(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([FC])\b/u', $text, $m) !== 1) {
+        $sign = '\s*(?:°|º|deg(?:rees)?\.?)?\s*';
+        // "40-45 °C": the middle of it.
+        if (preg_match("/\\b(\\d{2,3}){$sign}[FC]?\\s*(?:-|–|to|and)\\s*(\\d{2,3}){$sign}([FC])\\b/u", $text, $m) === 1) {
+            $m = [$m[0], (string) (((float) $m[1] + (float) $m[2]) / 2), $m[3]];
+        } elseif (preg_match("/\\b(\\d{2,3}){$sign}([FC])\\b/u", $text, $m) !== 1) {
             $bare = preg_match('/\b(\d{2,3})\s*(?:[°º]|deg(?:rees)?\b)/u', $text, $m) === 1 ? self::degreesIn((int) $m[1]) : null;
             if ($bare === null) {
                 return null;

@@ -34,6 +34,9 @@ it('reads an amount in words, about, or in a table', function (string $text, ?st
     'so much for so much' => ['1 oz dried calendula for every 10 oz of olive oil', '1 oz', '10 oz'],
     'so much per so much' => ['50 g calendula per 500 ml olive oil', '50 g', '500 ml'],
     'by what they are' => ["Herbs: 50 g calendula\nOil: 500 ml olive", '50 g', '500 ml'],
+    'behind a heading' => ["Ingredients: 30g dried calendula, 300ml olive oil.\nMethod: Bain-marie, 2 hours.", '30g', '300ml'],
+    'a state in brackets, and a dash' => ["Calendula (dried) - 2 Tbsp\nOlive oil - 1 cup", '2 Tbsp', '1 cup'],
+    'for every so much' => ["For every 100 g of olive oil use 20 g of dried calendula.\nI usually make 500 g.", '20 g', '100 g'],
     'a table' => ["| Herb | Amount |\n|---|---|\n| calendula | 50 g |\n| olive oil | 300 ml |", '50 g', '300 ml'],
     'an oil without the word' => ["50 g calendula\n1 cup olive", '50 g', '1 cup'],
 ]);
@@ -61,6 +64,44 @@ it('takes the jar that is named, and none that it is strained into', function (s
     ["3 x 250 ml jars\n60 g calendula\n600 ml olive", ['jar' => '237', 'jars' => '3']],
     ["50 g calendula\n300 ml olive\nPlace herbs in a clean, dry pint jar.\nStrain into a quart jar.", ['jar' => '473']],
     ["50 g calendula\n300 ml olive\nStrain into a quart jar.", []],
+]);
+
+it('takes the middle of a warmth, and no degrees for cups', function () {
+    $read = Support::pasted("50 g calendula\n300 ml olive oil\n50-55 C for 2 hours");
+    $between = Support::pasted("50 g calendula\n300 ml olive oil\nKeep between 40 and 45 °C for 8 hours.");
+    expect($read->wish['warmth'])->toBe('52.5 C')->and($between->wish['warmth'])->toBe('42.5 C')->and($read->wish['herbs'])->toHaveCount(1);
+});
+
+it('reads as a sentence what says all there is in one line', function (string $text, array $wish) {
+    $read = Support::pasted($text);
+    expect([...$read->wish, ...$wish])
+        ->toBe($read->wish)
+        ->and($read->lines)
+        ->toHaveCount(1)
+        ->and($read->lines[0])
+        ->toMatchArray(['says' => 'Read as one sentence.', 'guess' => true]);
+})->with([
+    [
+        'Dandelion oil: 2 handfuls dandelion flowers (wilted), sweet almond oil to cover, 2-3 weeks',
+        [
+            'herbs' => [['id' => 'dandelion-flower', 'state' => 'wilted', 'amount' => '2 handfuls']],
+            'oils' => [['id' => 'sweet-almond']],
+            'hours' => '2-3 weeks',
+        ],
+    ],
+    [
+        'Lavender oil. 1/2 cup lavender buds. 1 cup fractionated coconut oil. 3 weeks dark.',
+        [
+            'herbs' => [['id' => 'lavender', 'amount' => '1/2 cup']],
+            'oils' => [['id' => 'coconut-fractionated']],
+            'oil_amount' => '1 cup',
+        ],
+    ],
+    'prose' => [
+        "My marigold oil\nPick a basketful of marigold heads and pack them into a litre jar, cover with about 800 ml of sunflower oil, ".
+        'and leave on the windowsill for three weeks.',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'sunflower']], 'jar' => '946', 'oil_amount' => '800 ml'],
+    ],
 ]);
 
 it('says what else it may be, and takes the state of what it is', function () {
