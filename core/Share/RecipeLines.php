@@ -32,7 +32,7 @@ final readonly class RecipeLines
     private const SPOONS = 'cups?|mugs?|tablespoons?|tbsps?|teaspoons?|tsps?';
 
     /** How many of them: "2", "a", or none before "heaped tablespoon". */
-    private const OF_SPOONS = '((?:[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*|an?\s+|'.'one\s+|two\s+|three\s+)?)';
+    private const OF_SPOONS = '((?:[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*|an?\s+|one\s+|two\s+|three\s+)?)';
 
     /** A measure that is a little more or less of it, or no more and no less. */
     private const ABOUT_SO_MUCH = '(?:scant|generous|level|rounded|good|big|large|full)';

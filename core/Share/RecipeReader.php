@@ -82,15 +82,16 @@ final readonly class RecipeReader
     private function asSentence(string $text, Kitchen $kitchen): ReadRecipe
     {
         $read = (new WishSentence($kitchen->cupboard(), $this->methods, $kitchen))->read(preg_replace('/\s*\R\s*/u', ', ', $text) ?? $text);
-        $notes = array_map(fn (string $words) => sprintf('Of “%s” nothing was made.', $words), $read['unread']);
+        $unread = implode('”, “', $read['unread']);
+        // Its first line, where others follow, is what it is called.
+        $name = preg_match('/^([^\d\n]{3,80}?)\s*\R/u', $text, $m) === 1 ? $m[1] : '';
+        $whole = ['line' => trim(mb_substr($text, mb_strlen($name))), 'as' => 'step', 'says' => 'Read as one sentence.', 'guess' => true];
+        $named = ['line' => $name, 'as' => 'name', 'says' => 'Taken as its name.', 'guess' => false];
 
-        return new ReadRecipe(
-            '',
-            '',
-            $read['wish'],
-            [['line' => $text, 'as' => 'herb', 'says' => 'Read as one sentence.', 'guess' => true]],
-            [...$read['guesses'], ...$notes],
-        );
+        return new ReadRecipe($name, '', $read['wish'], $name === '' ? [$whole] : [$named, $whole], [
+            ...$read['guesses'],
+            ...$unread === '' ? [] : ["Of these words nothing was made: “{$unread}”."],
+        ]);
     }
 
     /** @param  array<string, mixed>  $wish whether a herb and an oil are in it that are known */

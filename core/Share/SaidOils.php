@@ -30,8 +30,7 @@ final readonly class SaidOils
     private const BEFORE_AN_OIL = '/^(?:(?:the|an?|my|our|of|some|any|good|plain|enough)\s+)+/iu';
 
     /** What people name beside the oil that is none. */
-    private const NO_OIL =
-        '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|vodka|gin|rum|brandy|wine|'.'milk|alcohol|ethanol|spirits?)$/iu';
+    private const NO_OIL = '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|vodka|gin|rum|brandy|wine|milk|alcohol|ethanol|spirits?)$/iu';
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private SaidPieces $pieces) {}
 
