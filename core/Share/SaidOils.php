@@ -29,8 +29,10 @@ final readonly class SaidOils
     /** What stands before the name of an oil. */
     private const BEFORE_AN_OIL = '/^(?:(?:the|an?|my|our|of|some|any|good|plain|enough)\s+)+/iu';
 
+    private const DRINKS = 'vodka|gin|rum|brandy|wine|milk|alcohol|ethanol|spirits?';
+
     /** What people name beside the oil that is none. */
-    private const NO_OIL = '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|vodka|gin|rum|brandy|wine|milk|alcohol|ethanol|spirits?)$/iu';
+    private const NO_OIL = '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|'.self::DRINKS.')$/iu';
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private SaidPieces $pieces) {}
 
