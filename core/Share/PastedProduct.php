@@ -56,7 +56,7 @@ final class PastedProduct
     /** "20 % beeswax", "shea butter: 25 %". */
     private const SHARE_BEFORE = '/^(\d{1,3}(?:[.,]\d+)?)\s*%\s*(?:of\s+)?(\p{L}.*)$/iu';
 
-    private const SHARE_BEHIND = '/^(\p{L}.*?)[\s:,–-]+(\d{1,3}(?:[.,]\d+)?)\s*%\s*$/iu';
+    private const SHARE_BEHIND = '/^(\p{L}.*?)[\s:,–-]+(\d{1,3}(?:[.,]\d+)?)\s*%\s*\.?\s*$/iu';
 
     /** Shares that come to less beside what is measured are shares of something that is not said. */
     private const LEAST_OF_WHOLE = 50.0;
@@ -125,7 +125,13 @@ final class PastedProduct
         $notes = $weighed === null ? [] : [$weighed];
         $notes = $product === null ? [...$notes, 'What it is was not said: taken for a salve. Change the word where it is not.'] : $notes;
 
-        return new ReadRecipe(mb_substr($name, 0, 80), '', ['product' => $product ?? 'salve'] + $this->parts, $this->lines, $notes);
+        return new ReadRecipe(
+            mb_substr(rtrim($name, ' :'), 0, 80),
+            '',
+            ['product' => $product ?? 'salve'] + $this->parts,
+            $this->lines,
+            $notes,
+        );
     }
 
     /**
@@ -229,6 +235,13 @@ final class PastedProduct
             return;
         }
         $written = $line;
+        // Where it is melted is no name of an oil.
+        $line =
+            preg_replace(
+                '/\s+in\s+(?:an?|the)\s+(?:double\s+boiler|bain[\s-]marie|(?:sauce)?pan|bowl|water\s+bath|jug)\b.*$/iu',
+                '',
+                $line,
+            ) ?? $line;
         $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest] = $this->words->amount($line);
         $share = self::share($written);

@@ -39,6 +39,7 @@ final readonly class RecipeText
                 $text,
             ) ?? $text;
         $text = $this->withoutKinds($text);
+        $text = $this->parted($text);
         // "For every 100 g of oil use 20 g of calendula", and "1 oz calendula for every 10 oz of oil", are so much of each.
         $text = preg_replace('/\bfor\s+every\s+(?=\d)([^.\n]*?),?\s+(?:use|take|add)\s+(?=\d)/iu', "$1\n", $text) ?? $text;
         $text = preg_replace(self::PER, "\n", $text) ?? $text;
@@ -78,14 +79,14 @@ final readonly class RecipeText
                     '))?[ \t]*(?:\n|$))|'.
                     '\s+(?:and|with|plus|\+|&)\s+(?!\d{2,3}\s*(?:[°º]|deg|[CF]\b))(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
                     '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
-                    '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
+                    '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?|parts?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
                 "\n",
                 $text,
             ) ?? $text;
         $text = preg_replace_callback(self::EQUAL_PARTS, self::aPartOfEach(...), $text) ?? $text;
         $text = implode("\n", array_map($this->eachBehind(...), explode("\n", $text)));
         // Of a line of prose each sentence is a line; "1 oz. of" ends none.
-        $text = preg_replace('/(?<=[\p{Ll})][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
+        $text = preg_replace('/(?<=[\p{Ll})%][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');
@@ -125,6 +126,39 @@ final readonly class RecipeText
         $first = mb_strpos($line, $rest);
 
         return $first === false ? [$line] : [mb_substr($line, 0, $first).array_shift($things), ...$things];
+    }
+
+    /**
+     * What is written as one line, and is several: "melt 20 g beeswax, then add 10 drops lavender", "Salve. 1 cup oil", "60 g shea /
+     * 30 g oil", "three parts oil".
+     */
+    private function parted(string $text): string
+    {
+        $much = '[\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔]*\s*(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|drops?|parts?|tablespoons?|teaspoons?)\b';
+        $done = '(?:stir|mix|add|beat|whisk|blend|melt|warm)';
+        $words = implode('|', array_keys(Figures::WORDS));
+        $text =
+            preg_replace_callback(
+                "/\\b({$words})(?=\\s+parts?\\b)/iu",
+                fn (array $m) => (string) Figures::WORDS[mb_strtolower($m[1])],
+                $text,
+            ) ?? $text;
+        $text =
+            preg_replace(
+                [
+                    "/[,;.]?\\s*\\b(?:and\\s+|then\\s+)*{$done}(?:\\s+in)?\\s+(?:about\\s+)?(?={$much})/iu",
+                    "/(?<=\\p{Ll})(?<!\\bapprox|\\bca|\\bvit|\\bno|\\bmin|\\bmax|\\bcirca)\\.[ \\t]+(?={$much})/iu",
+                ],
+                "\n",
+                $text,
+            ) ?? $text;
+        $lines = array_map(function (string $line): string {
+            $pieces = preg_split('/\s+\/\s+/u', $line) ?: [$line];
+
+            return count(preg_grep('/\d/', $pieces) ?: []) === count($pieces) ? implode("\n", $pieces) : $line;
+        }, explode("\n", $text));
+
+        return implode("\n", $lines);
     }
 
     /** "Oil: 500 mL olive", "Essential oils: 10 drops lavender, 1 mL rosemary": what it is of, and then the things themselves. */

@@ -126,6 +126,33 @@ it('reads a product written as plain lines', function (string $text, array $wish
             'essential_oils' => [['id' => 'lavender', 'amount' => '0.5 g']],
         ],
     ],
+    'in prose' => [
+        'Melt 20 g beeswax in 100 ml olive oil in a double boiler, then stir in 10 drops of lavender.',
+        [
+            'product' => 'salve',
+            'waxes' => [['id' => 'beeswax', 'amount' => '20 g']],
+            'oils' => [['id' => 'olive', 'amount' => '100 ml']],
+            'essential_oils' => [['id' => 'lavender', 'drops' => 10.0]],
+        ],
+    ],
+    // 4 and 1 parts of 100 g.
+    'so many parts to so many' => [
+        '4 parts olive oil to one part beeswax',
+        [
+            'product' => 'salve',
+            'oils' => [['id' => 'olive', 'amount' => '80 g']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '20 g']],
+        ],
+    ],
+    'a name, and a sentence' => [
+        'Lip balm. Shea 60%, coconut 30%, beeswax 10%. Make 200 g.',
+        [
+            'product' => 'lip-balm',
+            'butters' => [['id' => 'shea', 'amount' => '120 g']],
+            'oils' => [['id' => 'coconut', 'amount' => '60 g']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '20 g']],
+        ],
+    ],
     'by what they are' => [
         "Salve\nOil: 200 ml olive\nWax: 20 g beeswax\nEssential oils: 10 drops lavender, 1 ml rosemary",
         [

@@ -37,6 +37,8 @@ it('reads an amount in words, about, or in a table', function (string $text, ?st
     'behind a heading' => ["Ingredients: 30g dried calendula, 300ml olive oil.\nMethod: Bain-marie, 2 hours.", '30g', '300ml'],
     'a state in brackets, and a dash' => ["Calendula (dried) - 2 Tbsp\nOlive oil - 1 cup", '2 Tbsp', '1 cup'],
     'for every so much' => ["For every 100 g of olive oil use 20 g of dried calendula.\nI usually make 500 g.", '20 g', '100 g'],
+    'sentences of one line' => ['Calendula oil. 1/2 cup calendula petals. 1 cup olive oil. 3 weeks dark.', '1/2 cup', '1 cup'],
+    'with strokes between' => ['calendula 50 g / olive oil 300 ml', '50 g', '300 ml'],
     'a table' => ["| Herb | Amount |\n|---|---|\n| calendula | 50 g |\n| olive oil | 300 ml |", '50 g', '300 ml'],
     'an oil without the word' => ["50 g calendula\n1 cup olive", '50 g', '1 cup'],
 ]);
@@ -90,11 +92,12 @@ it('reads as a sentence what says all there is in one line', function (string $t
         ],
     ],
     [
-        'Lavender oil. 1/2 cup lavender buds. 1 cup fractionated coconut oil. 3 weeks dark.',
+        'Hypericum oil – fill a 500 ml jar with fresh flowers, cover with olive oil (roughly 450 ml). 40 days in the sun.',
         [
-            'herbs' => [['id' => 'lavender', 'amount' => '1/2 cup']],
-            'oils' => [['id' => 'coconut-fractionated']],
-            'oil_amount' => '1 cup',
+            'herbs' => [['id' => 'st-johns-wort', 'state' => 'fresh']],
+            'oils' => [['id' => 'olive']],
+            'by_jar' => ['fill' => 'full'],
+            'jar' => '473',
         ],
     ],
     'prose' => [
