@@ -30,12 +30,20 @@ final readonly class AmountTwice
         self::METRIC.
         ')\s*\)))(?![\p{L}\d])/iu';
 
+    private const ANY = '(?:[\d½¼¾⅓⅔][\d.½¼¾⅓⅔]*(?:\s+\d\/\d)?|\d\/\d)\s*(?:g|kg|ml|cl|dl|l|fl\.?\s*oz|oz|lbs?|cups?|tbsps?|tsps?|pints?)';
+
     public function __construct(private RecipeWords $words) {}
 
     /** The same with the metric one only; two that are not the same stay as they are. */
     public function once(string $text): string
     {
         return preg_replace_callback(self::TWICE, $this->metric(...), $text) ?? $text;
+    }
+
+    /** "28g/1oz calendula" at the head of a line, with the second in brackets: what is in them is held against the first there. */
+    public static function inBrackets(string $line): string
+    {
+        return preg_replace('/^('.self::ANY.')\s*\/\s*('.self::ANY.')\s+(?=\p{L})/iu', '$1 ($2) ', $line) ?? $line;
     }
 
     /** @param  array<string>  $m the two as they are written */

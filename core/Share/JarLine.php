@@ -19,7 +19,7 @@ final readonly class JarLine
      */
     public function read(string $line, array $there): ?array
     {
-        $left = new Remainder(preg_replace('/\bfill(?:ed)?\s+it\b/iu', 'fill the jar', SaidAmount::jarsBySize($line)) ?? $line);
+        $left = new Remainder(preg_replace('/\bfill(?:ed)?\s+it\b/iu', 'fill the jar', SaidAmount::plainJars($line)) ?? $line);
         $cover = $this->amount->covers($left);
         // A spoon full of it is no jar.
         $byJar = preg_match('/\bjars?\b/iu', $left->text) === 1 ? $this->amount->byJar($left)['by_jar'] ?? [] : [];
@@ -43,7 +43,7 @@ final readonly class JarLine
         if (preg_match('/\bjars?\b/iu', $line) !== 1) {
             return [[], null];
         }
-        $left = new Remainder(SaidAmount::jarsBySize($line));
+        $left = new Remainder(SaidAmount::plainJars($line));
         $this->amount->inFigures($left);
         $none = $this->amount->jarOfNoSize($left);
         $jar = $this->amount->whichJar($left);

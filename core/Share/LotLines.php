@@ -46,6 +46,10 @@ final readonly class LotLines
 
     private LotMaterial $material;
 
+    private OfEach $ofEach;
+
+    private AmountTwice $twice;
+
     private SaidPieces $said;
 
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
@@ -54,6 +58,8 @@ final readonly class LotLines
         $this->days = new SaidDay($kitchen->today());
         $this->pieces = new LotPieces($this->words);
         $this->material = new LotMaterial($cupboard, $this->words);
+        $this->ofEach = new OfEach($cupboard);
+        $this->twice = new AmountTwice($this->words);
         $this->said = new SaidPieces($cupboard, $this->words);
     }
 
@@ -77,9 +83,9 @@ final readonly class LotLines
      */
     private function each(string $line): array
     {
-        $ofEach = explode("\n", (new OfEach($this->kitchen->cupboard()))->apart($line, "\n", true));
-        if (count($ofEach) > 1) {
-            return $ofEach;
+        $lots = explode("\n", $this->ofEach->apart($line, "\n", true));
+        if (count($lots) > 1) {
+            return $lots;
         }
         $before = SaidPieces::eachBefore($line);
         $pieces =
@@ -106,7 +112,7 @@ final readonly class LotLines
             $lot[$field] = $field === 'note' && isset($lot['note']) ? $lot['note'].'; '.$value : $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
-        $pieces = $this->pieces->of($this->byIngredient((new AmountTwice($this->words))->once($line)));
+        $pieces = $this->pieces->of($this->byIngredient($this->twice->once($line)));
         $rest = [];
         foreach ($pieces as $at => $piece) {
             if ($this->known($piece, $lot, $put)) {
@@ -288,7 +294,7 @@ final readonly class LotLines
         if ($bare === '') {
             return false;
         }
-        $ml = preg_match(OilLine::POURED, $typed) === 1 ? $amount?->value : null;
+        $ml = OilLine::isPoured($typed) ? $amount?->value : null;
         [$kind, $id, $name] = $this->material->of($bare, $ml);
         $put('kind', $kind, $bare, $id === null);
         if ($id !== null) {

@@ -141,12 +141,15 @@ final class PastedProduct
      */
     private function rules(string $text): array
     {
+        if (preg_match(RecipeText::PER, $text) !== 1) {
+            return [[], $text];
+        }
         $lines = preg_split('/\R/u', $text) ?: [];
         $rules = array_filter($lines, fn (string $line) => preg_match(RecipeText::PER, $line) === 1);
         $others = array_diff($lines, $rules);
         $measured = array_filter($others, fn (string $line) => $this->words->amount($this->recipe->amountFirst(trim($line)))[0] !== null);
 
-        return $rules === [] || $measured === [] ? [[], $text] : [array_values(array_map(trim(...), $rules)), implode("\n", $others)];
+        return $measured === [] ? [[], $text] : [array_values(array_map(trim(...), $rules)), implode("\n", $others)];
     }
 
     /**
@@ -158,6 +161,9 @@ final class PastedProduct
     private function sharesOfAll(array $lines): ?float
     {
         $shares = array_filter(array_map(fn (string $line) => self::share($line)[0] ?? null, $lines));
+        if ($shares === []) {
+            return null;
+        }
         $measured = array_filter(
             $lines,
             fn (string $line) => self::share($line) === null &&
@@ -165,7 +171,7 @@ final class PastedProduct
         );
         $all = array_sum($shares);
 
-        return $shares === [] || ($measured !== [] && $all < self::LEAST_OF_WHOLE) ? null : $all;
+        return $measured !== [] && $all < self::LEAST_OF_WHOLE ? null : $all;
     }
 
     /** @return array{float, string}|null so many per cent, and of what */

@@ -181,18 +181,19 @@ final class PastedRecipe
                 return;
             }
             // "250 mL olive" is the oil, and "1 cup olive" by a guess.
-            $isShort = $this->words->oil($rest) === null && $this->words->knownHerb($rest) === null;
-            $oil = $this->words->oil($rest) ?? ($isShort ? $this->oilLine->calledShort($rest) : null);
+            $named = $this->words->oil($rest);
+            $isHerb = $this->words->knownHerb($rest) !== null;
+            $oil = $named ?? ($isHerb ? null : $this->oilLine->calledShort($rest));
             if ($oil !== null) {
                 ['oil' => $this->oils[], 'says' => $says, 'guess' => $guess] = $this->oilLine->measured($amount, $typed, $oil, $aside);
-                $this->say($line, 'oil', $says, $guess || ($isShort && ! OilLine::isPoured($typed)));
+                $this->say($line, 'oil', $says, $guess || ($named === null && ! OilLine::isPoured($typed)));
             } elseif ($amount->kind === Kind::Time || $this->words->warmth($typed) !== null) {
                 $this->step($line);
             } elseif ($this->words->isWater($rest)) {
                 $this->say($line, 'unread', 'Water: not taken into the oil.', false);
             } elseif (MadeOf::is($rest)) {
                 $this->say($line, 'unread', self::ADDED_LATER, false);
-            } elseif (preg_match(OilLine::POURED, $typed) === 1 && $this->words->knownHerb($rest) === null) {
+            } elseif (OilLine::isPoured($typed) && ! $isHerb) {
                 $this->say(
                     $line,
                     'unread',
@@ -205,10 +206,7 @@ final class PastedRecipe
 
             return;
         }
-        if ($this->takeByJar($line)) {
-            return;
-        }
-        if ($this->takeJar($line)) {
+        if ($this->takeByJar($line) || $this->takeJar($line)) {
             return;
         }
         $parts = $this->words->parts($line);

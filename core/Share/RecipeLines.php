@@ -23,6 +23,9 @@ final readonly class RecipeLines
         '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|wilt|pack|top|line)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
 
+    /** What stands over the things, or over what is done with them. */
+    public const HEADING = 'ingredients?|method|directions|instructions|you\s+will\s+need|for\s+the\s+oil';
+
     /** "Three herb oil" is what it is called. */
     private const OF_SO_MANY = '/^(?:two|three|four|five|six|seven)[\s-]+(?:herb|flower|root|leaf|plant)\b.*\b(?:oil|salve|balm)$/iu';
 
@@ -65,9 +68,9 @@ final readonly class RecipeLines
         $line = $this->firstOf(self::asides(self::inFigures($line)));
         $verb = '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+(?=[\d½¼¾⅓⅔]|an?\b|half\b)/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
-        [$amount, , $of] = $this->words->amount($bare);
+        [$amount, , $of] = $bare === $line ? [null, '', ''] : $this->words->amount($bare);
         // "Take a quart jar" is no ingredient.
-        if ($bare !== $line && $amount !== null && preg_match('/^(?:\S+\s+)?(?:jars?|bottles?|pans?|bowls?)\b/iu', $of) !== 1) {
+        if ($amount !== null && preg_match('/^(?:\S+\s+)?(?:jars?|bottles?|pans?|bowls?)\b/iu', $of) !== 1) {
             return $bare;
         }
         // "Calendula (dried), 1 cup, loosely packed".
@@ -103,8 +106,7 @@ final readonly class RecipeLines
     /** "28g/1oz calendula" has the one beside the other; "2 oz dried (or 4 oz fresh)" is of the dried. */
     private static function asides(string $line): string
     {
-        $amount = '(?:[\d½¼¾⅓⅔][\d.½¼¾⅓⅔]*(?:\s+\d\/\d)?|\d\/\d)\s*(?:g|kg|ml|cl|dl|l|fl\.?\s*oz|oz|lbs?|cups?|tbsps?|tsps?|pints?)';
-        $line = preg_replace("/^({$amount})\\s*\\/\\s*({$amount})\\s+(?=\\p{L})/iu", '$1 ($2) ', $line) ?? $line;
+        $line = AmountTwice::inBrackets($line);
 
         return preg_replace(self::OR_ELSE, '', $line) ?? $line;
     }
@@ -197,11 +199,7 @@ final readonly class RecipeLines
     {
         $table = '(?:ingredients?|herbs?|oils?|items?|what|amount|quantity|how much|weight)';
 
-        return preg_match(
-            '/^(?:(?:ingredients?|method|directions|instructions|steps?|you will need|for the (?:oil|infusion))\s*:?|'.
-                "{$table}(?:\\s-\\s{$table})+)$/i",
-            $line,
-        ) === 1;
+        return preg_match('/^(?:(?:'.self::HEADING.'|steps?|for the infusion)\s*:?|'."{$table}(?:\\s-\\s{$table})+)$/i", $line) === 1;
     }
 
     /** The first line of a recipe, where it is what the recipe is called. */

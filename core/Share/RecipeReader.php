@@ -60,22 +60,22 @@ final readonly class RecipeReader
     private function written(string $text, PastedRecipe $lines, Kitchen $kitchen): ReadRecipe
     {
         $text = trim($text);
-        $read = $none = null;
+        $read = null;
         try {
             $read = $lines->read($text);
+            if (mb_strlen($text) > self::LONGEST_SENTENCE || preg_match('/\R/u', $text) === 1 || self::isWhole($read->wish)) {
+                return $read;
+            }
         } catch (RecipeException $none) {
-        }
-        $isOneLine = preg_match('/\R/u', $text) !== 1;
-        if (mb_strlen($text) > self::LONGEST_SENTENCE || ($read !== null && (! $isOneLine || self::isWhole($read->wish)))) {
-            return $read ?? throw $none;
+            mb_strlen($text) <= self::LONGEST_SENTENCE || throw $none;
         }
         try {
             $one = $this->asSentence($text, $kitchen);
-        } catch (RecipeException) {
-            $one = null;
+        } catch (RecipeException $none) {
+            return $read ?? throw $none;
         }
 
-        return $one !== null && ($read === null || self::isWhole($one->wish)) ? $one : $read ?? throw $none;
+        return $read === null || self::isWhole($one->wish) ? $one : $read;
     }
 
     /** @throws RecipeException */

@@ -170,8 +170,7 @@ final readonly class RecipeText
         $scents = '/^[ \t]*(?:[-*•][ \t]*)?essential\s+oils?[ \t]*:[ \t]*((?=[\d½¼¾⅓⅔]).*)$/imu';
 
         // "Ingredients: 30 g dried yarrow" is a heading, and what stands under it.
-        $heading =
-            '/^([ \t]*(?:ingredients?|method|directions|instructions|you\s+(?:will\s+)?need|for\s+the\s+oil)[ \t]*:)[ \t]*(?=\S)/imu';
+        $heading = '/^([ \t]*(?:'.RecipeLines::HEADING.'|you\s+need)[ \t]*:)[ \t]*(?=\S)/imu';
         $text = preg_replace([$heading, $kinds], ["$1\n", ''], $text) ?? $text;
 
         return preg_replace_callback($scents, self::asScents(...), $text) ?? $text;

@@ -52,7 +52,7 @@ final readonly class SaidAmount
     public function __construct(private Kitchen $kitchen, private RecipeWords $words) {}
 
     /** A jar by its size alone: "a clean 16 oz mason jar", "2 jars (500 mL)", "2 jars of calendula, each 500 mL". */
-    public static function jarsBySize(string $text): string
+    public static function plainJars(string $text): string
     {
         $size = '\d[\d.\/]*\s*(?:'.self::UNITS.')';
         $each = "(?:each\\s+(?:of\\s+|holding\\s+)?({$size})|({$size})\\s+each)";

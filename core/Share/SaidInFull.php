@@ -85,13 +85,12 @@ final class SaidInFull
         $word = '(?!(?:in|into|with|to|and)\b)'.self::NAME;
         $herb = fn (string $as): string => "(?<{$as}>{$word}(?:\\s+{$word}){0,2}?)";
         $number = fn (string $as): string => "(?<{$as}>\d+(?:\.\d+)?)";
+        $ends = '(?=\s+in\b|\s*[,;.]|\s*$)';
         $colon = $number('much').'\s*:\s*'.$number('less').'(?!\d)';
         $said = [
-            "\b{$colon}\s+(?:of\s+)?{$herb('one')}\s+(?:to|and|:)\s+{$herb('other')}(?=\s+in\b|\s*[,;.]|\s*$)",
+            "\b{$colon}\s+(?:of\s+)?{$herb('one')}\s+(?:to|and|:)\s+{$herb('other')}{$ends}",
             "\b{$herb('one')}\s*(?:\bto\b|\band\b|&|:)\s*{$herb('other')}\s*,?\s+{$colon}",
-            "^\s*{$herb('one')}\s+{$number('much')}\s+parts?\s*(?:,|;|\band\b)?\s*{$herb('other')}\s+{$number(
-                'less',
-            )}\s+parts?(?=\s+in\b|\s*[,;.]|\s*$)",
+            "^\s*{$herb('one')}\s+{$number('much')}\s+parts?\s*(?:,|;|\band\b)?\s*{$herb('other')}\s+{$number('less')}\s+parts?{$ends}",
         ];
         foreach ($said as $pattern) {
             $text = $this->each("/{$pattern}/iu", $text, $this->twoInParts(...));
@@ -105,11 +104,13 @@ final class SaidInFull
     {
         [$one, $other] = [$m['one'], $m['other']];
         $areOils = $this->oils->isOil($one) && $this->oils->isOil($other);
-        $areHerbs = $this->words->knownHerb($one) !== null && $this->words->knownHerb($other) !== null;
+        $areHerbs =
+            $this->words->knownHerb($one) !== null &&
+            $this->words->knownHerb($other) !== null &&
+            ! $this->oils->isOil($one) &&
+            ! $this->oils->isOil($other);
         // "Calendula and plantain 1:5" is so much of both to so much of oil.
         $isRatio = preg_match('/\band\b|&/iu', $m[0]) === 1 && str_contains($m[0], ':') && (float) $m['much'] < (float) $m['less'];
-
-        $areHerbs = $areHerbs && ! $this->oils->isOil($one) && ! $this->oils->isOil($other);
         if ($isRatio || (! $areOils && ! $areHerbs)) {
             return $m[0];
         }

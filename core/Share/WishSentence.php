@@ -71,7 +71,7 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $text = SaidAmount::jarsBySize((new AmountTwice($this->words))->once(Names::withoutPoints(Figures::ascii($text))));
+        $text = SaidAmount::plainJars((new AmountTwice($this->words))->once(Names::withoutPoints(Figures::ascii($text))));
         $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
         $this->asides = [];
         // Before its numbers are: "half a jar" is no half.
@@ -114,10 +114,8 @@ final class WishSentence
         } elseif ($herbs->loose !== null && ! isset($wish['finished'])) {
             $wish['oil_amount'] = $herbs->loose;
             $guesses[] = sprintf('“%s” is taken as how much oil there is.', $herbs->loose);
-        } elseif ($herbs->loose !== null) {
-            $herbs->unread[] = $herbs->loose;
         }
-        if ($amount !== null && $herbs->loose !== null) {
+        if ($herbs->loose !== null && ($amount !== null || isset($wish['finished']))) {
             $herbs->unread[] = $herbs->loose;
         }
         $guesses = [...$guesses, ...$herbs->guesses, ...$oils['guesses'], ...$poured['guesses']];
@@ -333,7 +331,7 @@ final class WishSentence
         $ofHerb =
             preg_match('/^\s*(?:strength|infusion)\b/iu', $after) === 1 ||
             ($this->words->knownHerb(trim($after) ?: $before) !== null &&
-                preg_match('/\b(?:extract|essential|tincture)/iu', $after) !== 1 &&
+                ! $this->oils->isNone($after) &&
                 ! $this->oils->isOil(trim($after) ?: $before));
         if (! $ofHerb || $percent < self::WEAKEST_PERCENT || $percent > self::STRONGEST_PERCENT) {
             return [];
