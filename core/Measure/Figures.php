@@ -30,9 +30,7 @@ final class Figures
     private const FRACTION = '(?:\d+\s*[\/⁄]\s*\d|[¼½¾⅓⅔⅛⅜⅝⅞])';
 
     /** What an amount of a whole wish is in, where it is told in words. */
-    private const UNITS =
-        '(?:cups?|pints?|quarts?|litres?|liters?|gallons?|tablespoons?|tbsp|teaspoons?|tsp|ounces?|pounds?|'.
-        'hours?|days?|weeks?|months?)\b';
+    private const UNITS = '(?:'.UnitWords::SPOKEN.'|hours?|days?|weeks?|months?)\b';
 
     private const COUNTED = '(?:'.self::UNITS.'|\d|(?:half|grams?|kilos?|drops?|minutes?|parts?|bottles?|tins?|jars?)\b)';
 
@@ -81,7 +79,7 @@ final class Figures
     public static function atFront(string $line): string
     {
         $number = '(?:an?|and|of|half|quarters?|thirds?|'.self::anyWord().')';
-        $unit = '(?:cups?|pints?|quarts?|litres?|liters?|gallons?|tablespoons?|tbsps?|teaspoons?|tsps?|ounces?|oz|pounds?|lbs?|kilos?|kg)';
+        $unit = '(?:'.UnitWords::SPOKEN.'|oz|lbs?|kg)';
         $amount = "/^(?:{$number}[\\s-]+)+{$unit}\\b(?:\\s+and\\s+a\\s+half\\b)?(?!\\s+jars?\\b)/iu";
 
         return preg_replace_callback($amount, fn (array $m) => self::ofAmount($m[0]), $line) ?? $line;

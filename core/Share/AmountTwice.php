@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Measure\UnitWords;
+
 /** One amount that is written twice, in the two systems of measures: "28g/1oz", "10 fl oz (300 ml)". */
 final readonly class AmountTwice
 {
     /** So near are two amounts that are one, rounded each for itself: common practice, no source. */
     public const SAME = 0.12;
 
-    private const METRIC = '(?:\d[\d.,]*\s*(?:kg|g|ml|cl|dl|l))';
+    private const METRIC = '(?:\d[\d.,]*\s*'.UnitWords::METRIC.')';
 
-    private const OTHER = '(?:\d[\d.\/½¼¾⅓⅔]*(?:\s+\d\/\d|\s*[½¼¾⅓⅔])?\s*(?:fl\.?\s*oz|oz|lbs?|cups?|pints?|tbsps?|tsps?))';
+    private const OTHER = '(?:\d[\d.\/½¼¾⅓⅔]*(?:\s+\d\/\d|\s*[½¼¾⅓⅔])?\s*'.UnitWords::HOUSEHOLD.')';
 
     /** The one beside the other behind a stroke or in brackets, whichever is first. */
     private const TWICE =
@@ -30,7 +32,7 @@ final readonly class AmountTwice
         self::METRIC.
         ')\s*\)))(?![\p{L}\d])/iu';
 
-    private const ANY = '(?:[\d½¼¾⅓⅔][\d.½¼¾⅓⅔]*(?:\s+\d\/\d)?|\d\/\d)\s*(?:g|kg|ml|cl|dl|l|fl\.?\s*oz|oz|lbs?|cups?|tbsps?|tsps?|pints?)';
+    private const ANY = '(?:[\d½¼¾⅓⅔][\d.½¼¾⅓⅔]*(?:\s+\d\/\d)?|\d\/\d)\s*'.UnitWords::ANY.'\b';
 
     public function __construct(private RecipeWords $words) {}
 
@@ -51,7 +53,7 @@ final readonly class AmountTwice
     {
         $metric = self::firstOf($m, 'first', 'thenMetric', 'withinMetric');
         // Ounces beside millilitres are of what it holds.
-        $ounces = preg_match('/l$/iu', $metric) === 1 ? 'fl oz' : 'oz';
+        $ounces = OilLine::isPoured($metric) ? 'fl oz' : 'oz';
         $other = preg_replace('/(?<!fl )(?<!fl\. )oz$/iu', $ounces, self::firstOf($m, 'other', 'then', 'within'));
         [$one, $two] = [$this->words->reading($metric), $this->words->reading($other ?? '')];
         $isSame = $one !== null && $two !== null && $one->kind === $two->kind && abs($one->value / $two->value - 1) < self::SAME;

@@ -9,6 +9,7 @@ use Kettle\Material\Cupboard;
 use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Measure\PartOf;
+use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -19,7 +20,7 @@ final readonly class LotLines
 {
     public const MOST = 60;
 
-    private const SIZE = '\d[\d.]*\s*(?:ml|fl\.? ?oz|oz)';
+    private const SIZE = '\d[\d.]*\s*(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|'.UnitWords::OUNCES.')';
 
     /** "tins" and what else a product is filled into, and what each of them holds. */
     private const TINS =
@@ -112,7 +113,7 @@ final readonly class LotLines
             $lot[$field] = $field === 'note' && isset($lot['note']) ? $lot['note'].'; '.$value : $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
-        $pieces = $this->pieces->of($this->byIngredient($this->twice->once($line)));
+        $pieces = $this->pieces->of($this->byIngredient($this->twice->once(UnitWords::plain($line))));
         $rest = [];
         foreach ($pieces as $at => $piece) {
             if ($this->known($piece, $lot, $put)) {
@@ -281,7 +282,7 @@ final readonly class LotLines
             $behind = $this->words->reading(trim($m[2]));
             [$amount, $typed, $rest] = $behind === null ? [$amount, $typed, $rest] : [$behind, trim($m[2]), $m[1]];
         }
-        if ($amount === null && preg_match('/^(\d[\d.,]*\s*(?:g|kg|ml|l|oz|lbs?))\s+(\p{L}.*)$/iu', $piece, $m) === 1) {
+        if ($amount === null && preg_match('/^(\d[\d.,]*\s*'.UnitWords::ANY.')\s+(\p{L}.*)$/iu', $piece, $m) === 1) {
             // "1,500 g" is two amounts and so none; what it is of is known.
             $put('note', $m[1], $m[1], true);
             $rest = $m[2];

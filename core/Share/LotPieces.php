@@ -6,6 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Material\Counts;
 use Kettle\Measure\Figures;
+use Kettle\Measure\UnitWords;
 
 /** The pieces of a line as it is written on a lid: what is between its commas, and what is two without one. */
 final readonly class LotPieces
@@ -17,12 +18,15 @@ final readonly class LotPieces
     private const OF_ITS_NAME =
         '(?:extra\s+)?virgin|(?:un)?refined|fractionated|toasted|'.'high[\s-]oleic|cold[\s-]pressed|organic|raw|filtered';
 
-    private const MASS = '\d[\d.,\/½¼¾]*\s*(?:g|kg|oz|lbs?|pounds?|ounces?|grams?)';
+    private const MASS = '\d[\d.,\/½¼¾]*\s*'.UnitWords::MASS;
 
-    private const MEASURE = '\d[\d.,\/½¼¾]*\s*(?:g|kg|ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz|lbs?|pints?|gallons?)';
+    private const MEASURE = '\d[\d.,\/½¼¾]*\s*(?:'.UnitWords::MASS.'|'.UnitWords::CAPACITY.')';
 
     /** "Sunflower oil 5 L can". */
     private const STANDS_IN_A = '/^(\p{L}.*\s'.self::MEASURE.')\s+'.self::IN_A.'$/iu';
+
+    /** So many tins of a size are tins, with nothing in them; behind a name they are full of it. */
+    private const VESSELS_FIRST = '(?!\d+\s*[x×].*\b(?:tin|jar|bottle)s?$)';
 
     public const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
 
@@ -36,12 +40,18 @@ final readonly class LotPieces
     public function of(string $line): array
     {
         $line = preg_replace('/^(?:some|my|our|the|a\s+(?:little|bit\s+of))\s+(?=\p{L})/iu', '', $line) ?? $line;
-        // "Glass bottles 100 mL, 20" are twenty of them.
-        $vessels =
-            '/^(?:(?:glass|amber|dark|brown|blue|clear|tin)\s+)*'.
-            '(jars?|bottles?|tins?|pots?)\s+(\d[\d.]*\s*(?:ml|fl\.?\s*oz|oz))(?:\s*[,x×]\s*(\d{1,5}))?$/iu';
-        $line =
-            preg_replace_callback($vessels, fn (array $m) => (isset($m[3]) ? "{$m[3]} x " : '')."{$m[2]} {$m[1]}", trim($line)) ?? $line;
+        // "Glass bottles 100 mL, 20" are twenty of them, and so are "20 glass bottles, 100 mL".
+        $vessels = '(?:(?:glass|amber|dark|brown|blue|clear|tin)\s+)*(?<vessel>jars?|bottles?|tins?|pots?)';
+        $size = '(?<size>\d[\d.]*\s*(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|'.UnitWords::OUNCES.'))';
+        $many = '(?<many>\d{1,5})';
+        foreach (["{$vessels},?\\s+{$size}(?:\\s*[,x×]\\s*{$many})?", "{$many}\\s+{$vessels}\\s*[,(]\\s*{$size}\\)?"] as $said) {
+            $line =
+                preg_replace_callback(
+                    "/^{$said}$/iu",
+                    fn (array $m) => (($m['many'] ?? '') === '' ? '' : "{$m['many']} x ")."{$m['size']} {$m['vessel']}",
+                    trim($line),
+                ) ?? $line;
+        }
         // "Pint jars 6" are six.
         $line = preg_replace('/^(\p{L}[^,;\d]*\b(?:jars|bottles))\s+(\d{1,4})$/iu', '$2 $1', $line) ?? $line;
         // An old oil is one all the same; old man's beard is a lichen.
@@ -70,7 +80,7 @@ final readonly class LotPieces
                 preg_replace(
                     [
                         '/^('.self::MEASURE.')\s+'.self::IN_A.'\s+of\s+(?=\p{L})/iu',
-                        '/^((?:\d+\s*x\s*)?'.self::MASS.')\s+'.self::IN_A.'$/iu',
+                        '/^'.($parted === [] ? self::VESSELS_FIRST : '').'((?:\d+\s*x\s*)?'.self::MASS.')\s+'.self::IN_A.'$/iu',
                     ],
                     ['$1 ', '$1'],
                     $piece,

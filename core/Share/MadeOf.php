@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Measure\UnitWords;
+
 /** What is made of a plant and is not the plant, so that none of it is infused for it: its water, its tincture, its juice. */
 final class MadeOf
 {
@@ -20,7 +22,7 @@ final class MadeOf
     /** What was measured between the two of its words, with the measure behind both: "lavender 10 mL essential oil". */
     public static function inOne(string $piece): string
     {
-        $between = '/^(\p{L}[\p{L}\s\'’-]*?)\s+(\d[\d.,]*\s*(?:ml|cl|dl|l|g|kg|fl\.?\s*oz|oz))\s+('.self::IT_IS.')$/iu';
+        $between = '/^(\p{L}[\p{L}\s\'’-]*?)\s+(\d[\d.,]*\s*'.UnitWords::ANY.')\s+('.self::IT_IS.')$/iu';
 
         return preg_replace($between, '$1 $3 $2', $piece) ?? $piece;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Share;
 
 use Kettle\Material\Cupboard;
+use Kettle\Measure\UnitWords;
 
 /** So much of each of several: "1/2 cup each calendula and plantain", "olive and almond oil, 50 mL of each". */
 final readonly class OfEach
@@ -12,8 +13,10 @@ final readonly class OfEach
     private const AMOUNT =
         '(?<![\p{L}\d.,\/½¼¾⅓⅔])(?<much>(?:\d[\d.\/½¼¾⅓⅔]*(?:\s+\d\/\d)?(?:\s*[-–]\s*\d+)?|[½¼¾⅓⅔]|(?:half\s+)?an?|half|'.
         'one|two|three|four|five|six|ten|twelve|a\s+few)\s*'.
-        '(?:kg|g|grams?|ml|cl|dl|l|litres?|liters?|oz|ounces?|fl\.?\s*oz|lbs?|pounds?|cups?|tbsps?|tablespoons?|tsps?|teaspoons?|'.
-        'drops?|parts?|pints?|quarts?|handfuls?|pinch(?:es)?|sprigs?|bunch(?:es)?|heads?|cloves?)\.?)\s+(?:of\s+)?each\b';
+        '(?:'.
+        UnitWords::ANY.
+        '|'.
+        'drops?|parts?|handfuls?|pinch(?:es)?|sprigs?|bunch(?:es)?|heads?|cloves?)\.?)\s+(?:of\s+)?each\b';
 
     private const THINGS = '(?<things>\p{L}[^\d½¼¾⅓⅔\n;.()]*?)';
 

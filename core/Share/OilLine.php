@@ -9,14 +9,15 @@ use Kettle\Measure\Amount;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Density;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 
 /** How much of which oil a line of a recipe speaks of. */
 final readonly class OilLine
 {
     /** Measured so, a thing is poured: what nobody knows by name is no herb then. */
-    public const POURED = '/(?:ml|cl|dl|\bl|\dl|litres?|liters?|fl\.?\s*oz)$/iu';
+    public const POURED = '/(?<!\p{L})(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.')$/iu';
 
-    public const METRIC = '/(?:ml|cl|dl|\bl|\dl|litres?|liters?|\bk?g|\dk?g|grams?)$/iu';
+    public const METRIC = '/(?<!\p{L})'.UnitWords::METRIC.'$/iu';
 
     public function __construct(private Cupboard $cupboard) {}
 

@@ -6,6 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Material\Cupboard;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -262,7 +263,7 @@ final class PastedProduct
         } elseif ($amount === null || $amount->kind === Kind::Time) {
             // "A few drops of lavender", "honey, to taste": something goes in, and how much is not said.
             $isAmount =
-                preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*(?:g|kg|ml|oz|cups?|tbsp|tsp)\b/iu', $written) === 1 ||
+                preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*'.UnitWords::ANY.'\b/iu', $written) === 1 ||
                 preg_match(
                     '/^(?:an?\s+|some\s+)?'.
                         self::SOME.

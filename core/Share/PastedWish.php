@@ -12,17 +12,16 @@ use Kettle\Material\Cupboard;
 use Kettle\Material\HerbMix;
 use Kettle\Measure\AmountWriter;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 use Kettle\Reason\Listing;
 use Kettle\Recipe\Kitchen;
 
 /** What was read from a pasted recipe, made into a wish. */
 final readonly class PastedWish
 {
-    private const METRIC = '/\d\s*(g|gr|grams?|kg|ml|millilit\w*|cl|dl|l|lit\w*)\b/i';
+    private const METRIC = '/\d\s*'.UnitWords::METRIC.'\b/iu';
 
-    private const CUSTOMARY =
-        '/\d\s*(cups?|(?<![\d.]\d|[\d.]\d\s)c\.|tbsp\.?|tsp\.?|tablespoons?|teaspoons?|'.
-        'fl\.?\s*oz|oz|ounces?|lbs?|pounds?|pints?|quarts?)(?![a-z])/i';
+    private const CUSTOMARY = '/\d\s*(?:'.UnitWords::HOUSEHOLD.'|(?<![\d.]\d|[\d.]\d\s)c\.)(?!\p{L})/iu';
 
     /**
      * @param  list<array<string, string>>  $herbs

@@ -9,6 +9,7 @@ use Kettle\Material\Cupboard;
 use Kettle\Material\Names;
 use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 
 /** The lines of a written recipe: whether each is a name, a heading, a step or an ingredient. */
 final readonly class RecipeLines
@@ -32,7 +33,7 @@ final readonly class RecipeLines
     /** How a measured herb lies. */
     public const LYING = '(?:(?:loosely|lightly|firmly|tightly|well)[ \t-]+)?(?:packed|heaped|heaping)';
 
-    private const SPOONS = 'cups?|mugs?|tablespoons?|tbsps?|teaspoons?|tsps?';
+    private const SPOONS = 'mugs?|'.UnitWords::CUPS.'|'.UnitWords::SPOONS;
 
     /** How many of them: "2", "a", or none before "heaped tablespoon". */
     private const OF_SPOONS = '((?:[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*|an?\s+|one\s+|two\s+|three\s+)?)';

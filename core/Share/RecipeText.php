@@ -8,6 +8,7 @@ use Kettle\Material\Cupboard;
 use Kettle\Material\Names;
 use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 
 /** The text of a written recipe taken apart into its lines: where each begins, and what is two of them though it is written as one. */
 final readonly class RecipeText
@@ -17,8 +18,7 @@ final readonly class RecipeText
 
     /** So much for so much of another. */
     public const PER =
-        '/(?<=\p{L})[ \t]+(?:per|(?:for|to)[ \t]+(?:every|each))[ \t]+'.
-        '(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:g|kg|ml|cl|dl|l|oz|fl|cups?|pints?|parts?)\b)/iu';
+        '/(?<=\p{L})[ \t]+(?:per|(?:for|to)[ \t]+(?:every|each))[ \t]+'.'(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:'.UnitWords::ANY.'|parts?)\b)/iu';
 
     private OfEach $each;
 
@@ -30,14 +30,9 @@ final readonly class RecipeText
     /** @return list<string> the lines, none of them empty */
     public function split(string $text): array
     {
-        $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(Figures::ascii($text)));
+        $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(UnitWords::plain(Figures::ascii($text))));
         // "0,5 %" is no nought, and no five.
-        $text =
-            preg_replace(
-                '/(?<=\d),(?=\d{1,2}\s*(?:%|(?:kg|g|ml|cl|dl|l|oz|fl|lbs?|cups?|tbsp|tsp|parts?|pints?|lit\p{L}+)\b))/iu',
-                '.',
-                $text,
-            ) ?? $text;
+        $text = preg_replace('/(?<=\d),(?=\d{1,2}\s*(?:%|(?:'.UnitWords::ANY.'|parts?)\b))/iu', '.', $text) ?? $text;
         $text = $this->withoutKinds($text);
         $text = $this->parted($text);
         // "For every 100 g of oil use 20 g of calendula", and "1 oz calendula for every 10 oz of oil", are so much of each.
@@ -73,13 +68,17 @@ final readonly class RecipeText
                 '/'.
                     $unit.
                     // "calendula, 30 g" is one.
-                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*\p{L}*\.?'.
+                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*(?:'.
+                    UnitWords::FLUID_OUNCES.
+                    '|\p{L}*\.?)'.
                     '(?:,?[ \t]+(?:'.
                     RecipeLines::LYING.
                     '))?[ \t]*(?:\n|$))|'.
                     '\s+(?:and|with|plus|\+|&)\s+(?!\d{2,3}\s*(?:[°º]|deg|[CF]\b))(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
                     '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
-                    '(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|pints?|quarts?|lbs?|parts?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
+                    '(?:'.
+                    UnitWords::ANY.
+                    '|parts?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
                 "\n",
                 $text,
             ) ?? $text;
@@ -134,7 +133,7 @@ final readonly class RecipeText
      */
     private function parted(string $text): string
     {
-        $much = '[\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔]*\s*(?:g|kg|ml|cl|dl|l|oz|fl|cups?|tbsp|tsp|drops?|parts?|tablespoons?|teaspoons?)\b';
+        $much = '[\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔]*\s*(?:'.UnitWords::ANY.'|drops?|parts?)\b';
         $done = '(?:stir|mix|add|beat|whisk|blend|melt|warm)';
         $words = implode('|', array_keys(Figures::WORDS));
         $text =
@@ -229,7 +228,9 @@ final readonly class RecipeText
     {
         $measured =
             '\p{L}[^,;:\n\d]*[:\s]\s*[\d½¼¾⅓⅔][\d.,\/ ]*\s*'.
-            '(?:(?:kg|g|ml|cl|dl|l|oz|ounces?|lbs?|fl\.?\s*oz|cups?|tbsp|tsp|drops?|parts?|pints?|quarts?)\b\.?|%)(?:\s*'.
+            '(?:(?:'.
+            UnitWords::ANY.
+            '|drops?|parts?)\b\.?|%)(?:\s*'.
             RecipeLines::STATE.
             ')?';
         $time = '(?:for\s+)?\d[\d.–-]*\s*(?:months?|weeks?|days?|hours?|hrs?|h)\b';
@@ -244,7 +245,7 @@ final readonly class RecipeText
     private function unitsWithoutPoints(string $text): string
     {
         return preg_replace_callback(
-            '/(?<=[\d½¼¾⅓⅔])(\s*)(fl\.?\s*oz|oz|tsp|tbsp?s?|tbs|lbs?|pts?|qts?|gal|g|kg|ml|l|c)\.([ \t]+)(?=(\p{L}+(?:\s+\p{L}+)?))/iu',
+            '/(?<=[\d½¼¾⅓⅔])(\s*)('.UnitWords::ANY.'|c)\.([ \t]+)(?=(\p{L}+(?:\s+\p{L}+)?))/iu',
             fn (array $m) => $m[1].
                 str_replace('.', '', $m[2]).
                 ($this->lines->isStep($m[4]) || array_diff($this->words->methods($m[4]), ['cold']) !== [] ? "\n" : $m[3]),

@@ -9,6 +9,7 @@ use Kettle\Material\Cupboard;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
 
 /** What the words of a written recipe mean: amounts, herbs, oils, forms, states and ways. */
@@ -244,7 +245,7 @@ final readonly class RecipeWords
     /** @return array{string, ?Amount} */
     private function aside(string $rest): array
     {
-        if (preg_match('/\(([^)]{1,30})\)|\/\s*(\d[\d.,]*\s*(?:g|ml|oz|cups?|c)\b)/i', $rest, $m) !== 1) {
+        if (preg_match('/\(([^)]{1,30})\)|\/\s*(\d[\d.,]*\s*(?:'.UnitWords::ANY.'|c)\b)/iu', $rest, $m) !== 1) {
             return [$rest, null];
         }
         $amount = $this->reading(trim($m[2] ?? '') !== '' ? $m[2] : $m[1]);

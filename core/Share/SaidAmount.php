@@ -7,6 +7,7 @@ namespace Kettle\Share;
 use Kettle\Material\Counts;
 use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 use Kettle\Reason\RefusedException;
 use Kettle\Recipe\ByJar;
 use Kettle\Recipe\Kitchen;
@@ -36,13 +37,11 @@ final readonly class SaidAmount
     private const MOST_OF_SIZE = 1.12;
 
     /** What an amount of a herb or an oil is in, so that "2 to 3 tablespoons" is no ratio. */
-    public const MEASURES =
-        '(?:kg|g|grams?|ml|cl|dl|l|litres?|liters?|oz|ounces?|fl|lbs?|pounds?|cups?|tbsps?|tablespoons?|tsps?|teaspoons?|drops?|'.
-        'pints?|quarts?|handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
+    public const MEASURES = '(?:'.UnitWords::ANY.'|drops?|'.'handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
 
-    private const UNITS = 'ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|oz';
+    private const UNITS = UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|oz';
 
-    private const JARS_CALLED = 'pints?|quarts?|gallons?|cups?|ounces?';
+    private const JARS_CALLED = UnitWords::PINTS.'|'.UnitWords::CUPS.'|ounces?';
 
     /** What a jar is besides its size, of which nothing is reckoned. */
     private const KINDS_OF_JAR =
@@ -159,7 +158,7 @@ final readonly class SaidAmount
     /** @return array<string, mixed> how much is to come out, or in which jars */
     public function howMuch(Remainder $left): array
     {
-        $unit = '(?:ml|l|litres?|liters?|fl\.?\s*oz|oz|cups?|pints?|quarts?)';
+        $unit = '(?:'.UnitWords::CAPACITY.'|'.UnitWords::OUNCES.')';
         $size = "(\\d[\\d.\\/]*\\s*{$unit})";
         $bottles =
             $left->take("(\\d{1,3})\\s+(?:x\\s+)?(?:bottles?|tins?)\\s+(?:of|at)\\s+{$size}(?:\\s+each)?") ??
@@ -187,7 +186,7 @@ final readonly class SaidAmount
         $size = '(\d[\d.\/]*)\s*('.self::UNITS.')';
         // "Two pint jars" are two of a pint; "a two pint jar" and "two-pint jars" are of two.
         $named = self::JARS_CALLED;
-        $compound = "(\d[\d.\/]*|\p{L}+)-({$named}|ml|cl|dl|l|litres?|liters?|oz)";
+        $compound = "(\d[\d.\/]*|\p{L}+)-({$named}|".UnitWords::METRIC_VOLUME.'|oz)';
         $patterns = [
             "{$count}{$size}\s+jars?(?:\s+of)?",
             "{$count}jars?\s+of\s+{$size}(?:\s+of)?",
@@ -261,7 +260,7 @@ final readonly class SaidAmount
      */
     private function comesOut(Remainder $left): array
     {
-        $amount = '(\d[\d.\/ ]*\s*(?:ml|cl|dl|l|litres?|liters?|fl\.?\s*oz|cups?))';
+        $amount = '(\d[\d.\/ ]*\s*(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|'.UnitWords::CUPS.'))';
         if (
             preg_match("/{$amount}\\s+(?:of\\s+)?((?:[\\p{L}'’]+[\\s-]+){1,4}?)(?:infused\\s+)?oil\\b/iu", $left->text, $m) !== 1 ||
             $this->words->knownHerb($m[2]) === null ||

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Measure\UnitWords;
+
 /** What is said shorter in a wish, said in full, so that one way of reading it is enough. */
 final class SaidInFull
 {
@@ -50,10 +52,10 @@ final class SaidInFull
             '/(?<=\S)\s+infused(?=\s+with\b)/iu' => '',
             '/(\d\s+parts?\s+[\p{L}\'’ -]+?)(?<!\bto|\band|\bin|\bwith)\s+(?=\d+(?:\.\d+)?\s+parts?\b)/iu' => '$1, ',
             // "100 g comfrey to 1 L sunflower" is the one in the other.
-            '/(?<=\p{L})\s+to\s+(?=\d[\d.\/]*\s*(?:ml|cl|dl|l|kg|g|litres?|liters?|fl\.?\s*oz|oz|cups?|pints?|quarts?)\b)/iu' => ', ',
+            '/(?<=\p{L})\s+to\s+(?=\d[\d.\/]*\s*'.UnitWords::ANY.'\b)/iu' => ', ',
             '/\b(?:use\s+(?:up\s+)?)?(?:all\s+)?(?:the\s+)?(?:last|rest|remainder|end)\s+of\s+(?:the|my|our)\s+/iu' => '',
             // "1 oz arnica: 5 oz oil".
-            '/(?<=\p{L})\s*:\s*(?=\d[\d.\/]*\s*(?:ml|cl|dl|l|kg|g|oz|cups?|parts?)\b)/iu' => ', ',
+            '/(?<=\p{L})\s*:\s*(?=\d[\d.\/]*\s*(?:'.UnitWords::ANY.'|parts?)\b)/iu' => ', ',
             // Of several alike, each is one part anyhow.
             '/\bequal\s+(?:parts|amounts)\s+(?:of\s+)?|\bhalf[\s-]+and[\s-]+half\b/iu' => '',
             '/(?:\band\s+|\bthen\s+)?\b(?:leave|let)(?:\s+(?:it|them))?'.

@@ -7,11 +7,12 @@ namespace Kettle\Share;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 
 /** The pieces of a wish, each of one thing, and how much of it there is. */
 final readonly class SaidPieces
 {
-    private const AMOUNT = '\d[\d.\/]*\s*(?:kg|g|grams?|ml|cl|dl|l|litres?|liters?|oz|ounces?|lbs?|cups?|tbsp|tsp)\b';
+    private const AMOUNT = '\d[\d.\/]*\s*'.UnitWords::ANY.'\b';
 
     private Counts $counts;
 

@@ -8,6 +8,7 @@ use Kettle\Infusion\Methods;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Names;
 use Kettle\Measure\Figures;
+use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -71,7 +72,9 @@ final class WishSentence
      */
     public function read(string $text): array
     {
-        $text = SaidAmount::plainJars((new AmountTwice($this->words))->once(Names::withoutPoints(Figures::ascii($text))));
+        $text = SaidAmount::plainJars(
+            (new AmountTwice($this->words))->once(Names::withoutPoints(UnitWords::plain(rtrim(Figures::ascii($text), ". \t\n")))),
+        );
         $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
         $this->asides = [];
         // Before its numbers are: "half a jar" is no half.

@@ -77,6 +77,10 @@ it('reads a lot as it is written on a lid', function (string $line, array $lot) 
         ['kind' => 'herb', 'material' => 'chamomile', 'state' => 'dried', 'note' => '3 tea bags'],
     ],
     'bottles, and how many behind' => ['glass bottles 100 ml, 20', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '20']],
+    'bottles, and of what size behind' => ['12 bottles, 100 ml', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '12']],
+    'jars, with their size in brackets' => ['20 jars (120 ml)', ['kind' => 'jar', 'material' => '120 ml jar', 'amount' => '20']],
+    'tins of a size' => ['12 x 2 oz tins', ['kind' => 'tin', 'amount' => '12', 'material' => '2 oz']],
+    'tins of something' => ['calendula, 2 x 100 g tins', ['kind' => 'herb', 'material' => 'calendula', 'amount' => '2 x 100 g']],
     'another part of a plant' => ['nettle root 200 g', ['kind' => 'herb', 'called' => 'nettle root', 'amount' => '200 g']],
     'one that harms by every part' => [
         'comfrey flowers 20 g',
