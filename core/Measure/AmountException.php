@@ -81,6 +81,18 @@ final class AmountException extends RefusedException
         return new self('ambiguous', sprintf('“%s” is from one figure to another. Write the one that was read.', self::short($typed)));
     }
 
+    /** @param  string  $typed a range from more to less */
+    public static function backwards(string $typed): self
+    {
+        return new self(
+            'ambiguous',
+            sprintf(
+                '“%s” goes from more to less. Write the lesser first where either may be, or “minus” where one is taken off the other.',
+                self::short($typed),
+            ),
+        );
+    }
+
     public static function fractionOfWhat(string $typed): self
     {
         return new self('ambiguous', sprintf('“%s” of what? Write it like half of it, or with its unit.', self::short($typed)));

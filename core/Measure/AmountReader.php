@@ -21,6 +21,11 @@ final readonly class AmountReader
     private const NUMBER =
         '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|'.'\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
 
+    /** What is said of an amount that is not weighed to the gram, and leaves it the amount that it is. */
+    private const SOME =
+        '\b(?:about|approx(?:imately)?|ca|circa|roughly|around|nearly|almost|(?:just|[a1]\s+(?:bit|little))\s+(?:over|under)|of|a\s+good)\b'.
+        '(?:\.(?=\s))?|\s(?:or\s+so|approx\.?)$';
+
     private const SIGNS = [
         '¼' => 1 / 4,
         '½' => 1 / 2,
@@ -75,10 +80,11 @@ final readonly class AmountReader
             throw AmountException::unreadable($typed, $wanted);
         }
         // "1:30" and "1 h 30" are an hour and a half; the least after hours is minutes.
-        if ($wanted === Kind::Time && preg_match('/^(\d{1,3})\s*(?::|h\s*)([0-5]\d)$/i', $text, $m) === 1) {
+        if ($wanted === Kind::Time && preg_match('/^(\d{1,3})\s*(?::|h\s*)([0-5]\d)m?$/i', $text, $m) === 1) {
             $text = "{$m[1]} h {$m[2]} min";
         }
-        // "6 x 50 mL" is so many of it.
+        // "6 x 50 mL" is so many of it, and "50 mL x 6".
+        $text = preg_replace('/^(\d[^x×+&,]*[^x×+&,\s\d])\s*[x×]\s*(\d{1,3})$/iu', '$2 x $1', $text) ?? $text;
         $many =
             $wanted === Kind::Temperature ||
             preg_match('/^(\d{1,3})\s*[x×]\s*(?=\d)((?:(?!\b(?:and|plus|less|minus)\b)[^+,&])+)$/iu', $text, $m) !== 1
@@ -176,8 +182,14 @@ final readonly class AmountReader
             throw AmountException::ambiguousPoint($typed);
         }
         $text = preg_replace('/(\d),(\d)/', '$1.$2', $text) ?? '';
-        $text = str_replace(['–', '—', '−', "\u{00A0}", "\u{202F}"], ['-', '-', '-', ' ', ' '], $text);
-        $text = preg_replace('/\b(about|approx\.?|ca\.?|circa|of|a good)\b|~/iu', ' ', $text) ?? '';
+        // As thousands are parted in print; with a plain space there may be two numbers.
+        $text = preg_replace('/(?<![\d.,])(\d{1,3})[\x{00A0}\x{2009}\x{202F}](?=\d{3}(?!\d))/u', '$1', $text) ?? $text;
+        $text = str_replace(
+            ['–', '—', '−', "\u{00A0}", "\u{202F}", '℃', '℉', 'cm³', 'cm3'],
+            ['-', '-', '-', ' ', ' ', '°C', '°F', 'ml', 'ml'],
+            $text,
+        );
+        $text = preg_replace('/'.self::SOME.'|~|≈/iu', ' ', $text) ?? '';
 
         return trim(preg_replace('/\s+/u', ' ', $text) ?? '');
     }
@@ -188,20 +200,31 @@ final readonly class AmountReader
         if (preg_match('/^\d+\s*-\s*\d+\s*[\/⁄]\s*\d+\s*(?!\s*(?:-|to))\D*$/u', $text) === 1) {
             return null;
         }
-        if (preg_match('/^('.self::NUMBER.')\s*(?:-|to)\s*('.self::NUMBER.')\s*([^\d]*)$/u', $text, $m) !== 1) {
+        if (
+            preg_match(
+                '/^('.self::NUMBER.')\s*([\p{L}°.][\p{L}°. ]*?)?\s*(?:-|\bto\b)\s*('.self::NUMBER.')\s*([^\d]*)$/u',
+                $text,
+                $m,
+            ) !== 1
+        ) {
             return null;
         }
         if ($this->one) {
             throw AmountException::notOneFigure($typed);
         }
-        $unit = $this->unit($m[3], $typed, $wanted, $bareUnit);
+        $unit = $this->unit($m[4], $typed, $wanted, $bareUnit);
+        // "10 g to 12 g" has it twice.
+        $first = trim($m[2]) === '' ? $unit : $this->unit($m[2], $typed, $wanted, $bareUnit);
+        if ($first->kind !== $unit->kind) {
+            throw AmountException::kindsDoNotAdd($typed);
+        }
+        [$from, $to] = [$first->toBase($this->value($m[1], $typed, $wanted)), $unit->toBase($this->value($m[3], $typed, $wanted))];
+        // "480-180" may be the one taken off the other; of hours and degrees nothing is.
+        if ($from > $to && in_array($unit->kind, [Kind::Mass, Kind::Volume], true)) {
+            throw AmountException::backwards($typed);
+        }
 
-        return Amount::range(
-            $unit->kind,
-            $unit->toBase($this->value($m[1], $typed, $wanted)),
-            $unit->toBase($this->value($m[2], $typed, $wanted)),
-            $typed,
-        );
+        return Amount::range($unit->kind, $from, $to, $typed);
     }
 
     private function sum(string $text, string $typed, Kind $wanted, string $bareUnit): Amount

@@ -25,7 +25,7 @@ final class UnitWords
 
     public const CUPS = 'cups?';
 
-    public const SPOONS = '(?:tablespoons?|tbsps?|tbs|tb|teaspoons?|tsps?)';
+    public const SPOONS = '(?:tablespoons?|tbsps?|tbs|tb|dessert\s?spoons?|dsp|teaspoons?|tsps?)';
 
     /** What a jar is called by besides its millilitres and ounces. */
     public const PINTS = '(?:pints?|pts?|quarts?|qts?|gallons?|gal)';

@@ -274,11 +274,13 @@ final class PastedProduct
                         ')\W*$/iu',
                     $written,
                 ) === 1;
+            $asked = $this->words->asked($written);
             $isThing = ! $isAmount && $this->recipe->isThing($written);
             $this->say(
                 $written,
                 $isAmount || $isThing ? 'unread' : 'step',
                 match (true) {
+                    $asked !== [] => implode(' ', $asked).' It is left out.',
                     $isAmount => 'How much of what was not understood, so it is left out.',
                     $isThing => 'How much of it is not said, so it is left out.',
                     default => '',

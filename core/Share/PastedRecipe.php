@@ -167,6 +167,9 @@ final class PastedRecipe
         }
         $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest, $aside] = $this->words->amount($line);
+        if ($amount === null && $this->takeAsked($line)) {
+            return;
+        }
         $late = '/\b(bees?wax|wax|vitamin\s*e|essential\s+oils?)\b/i';
         if (preg_match($late, $amount === null ? $line : $rest) === 1 && ($amount !== null || mb_strlen($line) < 60)) {
             $this->say($line, 'unread', self::ADDED_LATER, false);
@@ -272,6 +275,24 @@ final class PastedRecipe
                 $purpose !== null,
             );
         }
+    }
+
+    /** "1,500 g calendula", which may be one and a half: the herb or the oil with no amount, and what is asked of it. */
+    private function takeAsked(string $line): bool
+    {
+        $asked = $this->words->asked($line);
+        $typed = (string) array_key_first($asked);
+        if ($typed === '' || ! str_starts_with($line, $typed)) {
+            return false;
+        }
+        $before = count($this->lines);
+        $this->line(trim(preg_replace('/^\s*of\s+/iu', '', mb_substr($line, mb_strlen($typed))) ?? ''));
+        if (isset($this->lines[$before])) {
+            $read = $this->lines[$before];
+            $this->lines[$before] = ['line' => $line, 'says' => trim("{$read['says']} {$asked[$typed]}"), 'guess' => true] + $read;
+        }
+
+        return true;
     }
 
     /** "A jar half full of dried petals", "cover with oil by an inch": false where a line says nothing like it. */

@@ -136,10 +136,10 @@ final readonly class RecipeLines
     {
         // "Dandelion flowers, enough to fill a jar (about 2 cups)": what is in the brackets is how much.
         $line = preg_replace('/,\s*enough\s+to\s+[^(),]+(?=\()/iu', ' ', $line) ?? $line;
-        $number = '[\d½¼¾⅓⅔][^,:()]*';
+        $number = '[\d½¼¾⅓⅔](?:[^,:()]|(?<=\d),(?=\d))*';
         $amount = "((?:{$number}|an?\\s[^,:()]*|half\\s[^,:()]*))";
         if (
-            preg_match("/^(\\p{L}[^:()]*?)\\s*(?:[,:]|\\s[-–—])\\s*{$amount}$/u", $line, $m) !== 1 &&
+            preg_match("/^(\\p{L}[^:()]*?)\\s*(?:,(?<!\\d,)|:|\\s[-–—])\\s*{$amount}$/u", $line, $m) !== 1 &&
             preg_match("/^(\\p{L}[^:()]*?)\\s*\\((?:about\\s+|roughly\\s+|ca\\.?\\s+|~\\s*)?{$amount}\\)$/iu", $line, $m) !== 1 &&
             preg_match("/^(\\p{L}[^:()\\d½¼¾⅓⅔]*?)\\s+({$number})$/u", $line, $m) !== 1
         ) {
@@ -147,7 +147,12 @@ final readonly class RecipeLines
         }
         [$read, , $rest] = $this->words->amount($m[2]);
         $counted = $read === null ? $this->words->count($m[2]) : null;
-        $is = $counted === null ? $read !== null && $read->kind !== Kind::Time && $rest === '' : $this->isCounted($counted[2]);
+        $is =
+            $counted === null
+                ? ($read === null
+                    ? isset($this->words->asked($m[2])[$m[2]])
+                    : $read->kind !== Kind::Time && $rest === '')
+                : $this->isCounted($counted[2]);
 
         return $is &&
             ! $this->isStep($line) &&

@@ -68,7 +68,7 @@ final readonly class RecipeText
                 '/'.
                     $unit.
                     // "calendula, 30 g" is one.
-                    '(?:[,;]\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*(?:'.
+                    '(?:(?:(?<!\d)[,;]|[,;](?!\d))\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*(?:'.
                     UnitWords::FLUID_OUNCES.
                     '|\p{L}*\.?)'.
                     '(?:,?[ \t]+(?:'.

@@ -242,6 +242,24 @@ final readonly class RecipeWords
         return null;
     }
 
+    /** @return array<string, string> the amounts in a text that can be read two ways, as they are written, and what is asked of each */
+    public function asked(string $text): array
+    {
+        $amount = '/(?<![\p{L}\d.,\/-])(?:\d[\d.,]*\s*(?:-|–|to)\s*)?\d[\d.,]*\s*'.UnitWords::ANY.'(?![\p{L}\d])/iu';
+        $asked = [];
+        foreach (preg_match_all($amount, $text, $m) > 0 ? $m[0] : [] as $typed) {
+            try {
+                $this->kitchen->reader()->read($typed, OilLine::isPoured($typed) ? Kind::Volume : Kind::Mass, '');
+            } catch (AmountException $asks) {
+                if ($asks->reason === 'ambiguous') {
+                    $asked[$typed] = $asks->sentence;
+                }
+            }
+        }
+
+        return $asked;
+    }
+
     /** @return array{string, ?Amount} */
     private function aside(string $rest): array
     {

@@ -36,6 +36,9 @@ final readonly class SaidAmount
 
     private const MOST_OF_SIZE = 1.12;
 
+    /** No range goes from one to so many times that: common practice, no source. */
+    private const WIDEST = 3;
+
     /** What an amount of a herb or an oil is in, so that "2 to 3 tablespoons" is no ratio. */
     public const MEASURES = '(?:'.UnitWords::ANY.'|drops?|'.'handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
 
@@ -73,6 +76,14 @@ final readonly class SaidAmount
     {
         $dozens = ['/\bhalf\s+a\s+dozen\b/iu' => '6', '/\b(?:an?\s+|1\s+)?dozen\b/iu' => '12'];
         $left->text = preg_replace('/(?<=\d)\s+to\s+(?=\d[\d.\/]*\s*'.self::MEASURES.')/iu', '-', $left->text) ?? $left->text;
+        // "300 mL to 400 mL" has the unit twice; "1 oz to 10 oz" is the one to the other.
+        $twice = '/(\d[\d.]*)\s*('.UnitWords::ANY.')\s*(?:\bto\b|-|–)\s*(\d[\d.]*)(?=\s*\2(?!\p{L}))/iu';
+        $left->text =
+            preg_replace_callback(
+                $twice,
+                fn (array $m) => (float) $m[3] > self::WIDEST * (float) $m[1] ? $m[0] : "{$m[1]}-{$m[3]}",
+                $left->text,
+            ) ?? $left->text;
         $text = trim(Figures::inSentence($this->halfPint(preg_replace(array_keys($dozens), $dozens, $left->text) ?? $left->text)));
         // "A face oil" counts nothing.
         $left->text = ' '.(preg_match('/^an?\s+(?!couple|few)/iu', $text) === 1 ? $text : Counts::inFigures($text)).' ';

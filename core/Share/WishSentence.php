@@ -75,6 +75,8 @@ final class WishSentence
         $text = SaidAmount::plainJars(
             (new AmountTwice($this->words))->once(Names::withoutPoints(UnitWords::plain(rtrim(Figures::ascii($text), ". \t\n")))),
         );
+        $asked = $this->words->asked($text);
+        $text = str_replace(array_keys($asked), ' ', $text);
         $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
         $this->asides = [];
         // Before its numbers are: "half a jar" is no half.
@@ -95,7 +97,7 @@ final class WishSentence
         $wish += $this->amount->howMuch($this->left);
         ['way' => $way, 'guesses' => $guesses] = $this->way->in($this->left, $own);
         $wish += $way;
-        $guesses = [...$guesses, ...$this->inFull->told, ...ForQualified::in($text)];
+        $guesses = [...$guesses, ...array_values($asked), ...$this->inFull->told, ...ForQualified::in($text)];
         if ($parts !== null) {
             $guesses[] = sprintf('“%s” is taken as parts by volume.', $parts[0]);
         }
@@ -103,6 +105,7 @@ final class WishSentence
         $oils = $this->oils->in($this->left);
         $herbs = new SaidHerbs($this->cupboard, $this->words, $this->pieces, $this->oils, $oils['oils'] !== []);
         $herbs->read($this->left);
+        array_push($herbs->unread, ...array_map(strval(...), array_keys($asked)));
         // "... and a cup of olive oil": with no oil in which, one that is named stands for it.
         $poured = (new OilsPoured($this->cupboard, $this->words))->together($oils['oils'] ?: $herbs->oils);
         if ($herbs->herbs === [] && $poured['oils'] === []) {

@@ -1,6 +1,7 @@
 <?php
 
 use Kettle\Share\AmountTwice;
+use Kettle\Share\PastedProduct;
 use Kettle\Share\RecipeWords;
 use Tests\Core\Support;
 
@@ -146,4 +147,72 @@ it('takes the first line for its name, however much it makes', function (string 
     ['Three herb oil (makes 500 ml)', 'Three herb oil'],
     ['half cup of comfrey', ''],
     ['Take a quart jar.', ''],
+]);
+
+// A figure that is wrong by a thousand is worse than one that is asked for.
+it('asks for an amount that can be read two ways, keeps of what it is, and makes nothing of it', function (
+    string $text,
+    array $herb,
+    array $oil,
+    int $line,
+    string $asks,
+) {
+    $read = Support::pasted($text);
+    expect(array_intersect_key($read->wish['herbs'][0], ['id' => 1, 'amount' => 1]))
+        ->toBe($herb)
+        ->and($read->wish['oils'])
+        ->toBe([['id' => 'olive']])
+        ->and(array_intersect_key($read->wish, ['oil_amount' => 1]))
+        ->toBe($oil)
+        ->and($read->lines[$line]['says'])
+        ->toContain($asks)
+        ->and($read->lines[$line]['guess'])
+        ->toBeTrue();
+})->with([
+    'a thousand of herb' => ["1,500 g calendula\n15 l olive oil", ['id' => 'calendula'], ['oil_amount' => '15 l'], 0, 'two ways'],
+    'behind its name' => ["calendula 1,500 g\n15 l olive oil", ['id' => 'calendula'], ['oil_amount' => '15 l'], 0, 'two ways'],
+    'in brackets' => ["calendula (1,500 g)\n15 l olive oil", ['id' => 'calendula'], ['oil_amount' => '15 l'], 0, 'two ways'],
+    'of oil' => ["300 g calendula\n1,500 ml olive oil", ['id' => 'calendula', 'amount' => '300 g'], [], 1, 'two ways'],
+    'of oil, with a point' => ["300 g calendula\n1.500 ml of olive oil", ['id' => 'calendula', 'amount' => '300 g'], [], 1, 'two ways'],
+    'of oil, behind it' => ["300 g calendula\nolive oil - 15,500 ml", ['id' => 'calendula', 'amount' => '300 g'], [], 1, 'two ways'],
+    'from more to less' => ["300-200 g calendula\n3 l olive oil", ['id' => 'calendula'], ['oil_amount' => '3 l'], 0, 'from more to less'],
+]);
+
+it('asks the same of a product, and leaves the thing out by name', function (string $line, string $asks) {
+    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read("100 g shea butter\n{$line}");
+    expect($read->wish['waxes'] ?? [])
+        ->toBe([])
+        ->and($read->lines[1]['as'])
+        ->toBe('unread')
+        ->and($read->lines[1]['says'])
+        ->toContain($asks);
+})->with([['1,500 g beeswax', 'two ways'], ['beeswax 1,500 g', 'two ways'], ['30-20 g beeswax', 'from more to less']]);
+
+it('asks the same of a sentence', function (string $text, array $wish, string $unread, string $asks) {
+    $read = Support::sentence($text);
+    expect($read['wish'])
+        ->toEqual($wish)
+        ->and($read['unread'])
+        ->toBe([$unread])
+        ->and(implode(' ', $read['guesses']))
+        ->toContain($asks);
+})->with([
+    ['calendula in 1,500 ml olive', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']]], '1,500 ml', 'two ways'],
+    [
+        '1.500 g calendula in 15 l olive',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '15 l'],
+        '1.500 g',
+        'two ways',
+    ],
+    ['200-100 g calendula in olive', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']]], '200-100 g', 'from more to less'],
+]);
+
+it('takes a range with its unit twice for one', function (string $text, string $herb, string $oil) {
+    $wish = Support::sentence($text)['wish'];
+    expect([$wish['herbs'][0]['amount'], $wish['oil_amount']])->toBe([$herb, $oil]);
+})->with([
+    ['30 g to 40 g calendula in 300 ml to 400 ml olive', '30-40 g', '300-400 ml'],
+    ['30g-40g calendula in 300-400 ml olive', '30-40g', '300-400 ml'],
+    // The one to the other.
+    ['20 g calendula to 200 g olive', '20 g', '200 g'],
 ]);

@@ -271,7 +271,7 @@ it('makes a whole wish of one sentence, and leaves nothing out unsaid', function
     ],
     ['calendula in 1,5 l olive', ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '1,5 l']],
     // Thousands or a decimal: nobody knows, and it stays one number.
-    ['1,000 ml of olive with juniper', ['herbs' => [['id' => 'juniper-berry']], 'oils' => [['name' => 'oil']]], ['1,000 ml olive']],
+    ['1,000 ml of olive with juniper', ['herbs' => [['id' => 'juniper-berry']], 'oils' => [['id' => 'olive']]], ['1,000 ml']],
     [
         'chilli oil, 50 g dried chillies, 1/2 litre sesame, for cooking, in 3 days',
         [
