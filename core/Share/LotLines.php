@@ -134,6 +134,11 @@ final readonly class LotLines
             if ($this->partLeft($piece, $lot, $put)) {
                 continue;
             }
+            if (! isset($lot['amount']) && array_key_first($this->words->asked($piece)) === $piece) {
+                $put('amount', self::withoutNoughts($piece), $piece, true);
+
+                continue;
+            }
             $where = preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $piece) ?? $piece;
             // What is no words is no place, nor is a day that could be two, or is none, nor what is in packets of some size.
             $isPlace = preg_match('/\p{L}{3}/u', $piece) === 1 && preg_match(self::NO_PLACE, $piece) !== 1 && ! $this->isCounted($piece);
@@ -262,7 +267,8 @@ final readonly class LotLines
             return true;
         }
         if (preg_match(self::TINS, Counts::inFigures($piece), $m) === 1) {
-            $size = $m[2] ?? '' ?: $m[3] ?? '';
+            // The ounces of a tin are of what it holds, and what that is stays a volume.
+            $size = preg_replace('/(?<=\d)\s*'.UnitWords::OUNCES.'$/iu', ' fl oz', $m[2] ?? '' ?: $m[3] ?? '') ?? '';
             $put('kind', 'tin', $piece);
             $put('amount', $m[1], $m[1]);
             $put('material', $size, $size);
@@ -282,10 +288,14 @@ final readonly class LotLines
             $behind = $this->words->reading(trim($m[2]));
             [$amount, $typed, $rest] = $behind === null ? [$amount, $typed, $rest] : [$behind, trim($m[2]), $m[1]];
         }
-        if ($amount === null && preg_match('/^(\d[\d.,]*\s*'.UnitWords::ANY.')\s+(\p{L}.*)$/iu', $piece, $m) === 1) {
-            // "1,500 g" is two amounts and so none; what it is of is known.
-            $put('note', $m[1], $m[1], true);
-            $rest = $m[2];
+        $asked = $amount === null ? array_key_first($this->words->asked($piece)) : null;
+        if ($asked !== null) {
+            // "1,500 g" is two amounts: Stores asks which, and what it is of is known.
+            $put('amount', self::withoutNoughts($asked), $asked, true);
+            $rest = trim(str_replace($asked, ' ', $piece));
+            if ($rest === '') {
+                return true;
+            }
         }
         if ($amount?->kind === Kind::Time || ($amount === null && ! $first)) {
             return false;
@@ -323,6 +333,12 @@ final readonly class LotLines
         preg_match('/\bfood[\s-]?grade\b/iu', $rest) === 1 && $put('food_grade', 'yes', 'food grade');
 
         return true;
+    }
+
+    /** "12.500 g" as it is taken, so that it is seen: twelve and a half. */
+    private static function withoutNoughts(string $typed): string
+    {
+        return preg_replace('/(?<=\d\d\.\d)00(?=\D)|(?<=\d\d)\.000(?=\D)/', '', $typed) ?? $typed;
     }
 
     /**

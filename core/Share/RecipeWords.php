@@ -76,6 +76,9 @@ final readonly class RecipeWords
 
     private const FAHRENHEIT_TO = 200;
 
+    /** Of what a stranger writes nobody knows whether "15.500 g" is a thousand's point. */
+    private const THOUSANDS_POINT = '/(?<![\d.,])[1-9]\d{0,2}\.\d00\s*(?:ml|g|gr|grams?|millilit\p{L}*)\b/iu';
+
     private HerbNames $herbs;
 
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
@@ -225,6 +228,9 @@ final readonly class RecipeWords
 
     public function reading(string $typed): ?Amount
     {
+        if (preg_match(self::THOUSANDS_POINT, $typed) === 1) {
+            return null;
+        }
         foreach ([Kind::Mass, Kind::Volume, Kind::Time] as $kind) {
             try {
                 // A bare number of something is no amount that can be reckoned with, but for parts.
@@ -248,6 +254,11 @@ final readonly class RecipeWords
         $amount = '/(?<![\p{L}\d.,\/-])(?:\d[\d.,]*\s*(?:-|–|to)\s*)?\d[\d.,]*\s*'.UnitWords::ANY.'(?![\p{L}\d])/iu';
         $asked = [];
         foreach (preg_match_all($amount, $text, $m) > 0 ? $m[0] : [] as $typed) {
+            if (preg_match(self::THOUSANDS_POINT, $typed) === 1) {
+                $asked[$typed] = AmountException::ambiguousPoint($typed)->sentence;
+
+                continue;
+            }
             try {
                 $this->kitchen->reader()->read($typed, OilLine::isPoured($typed) ? Kind::Volume : Kind::Mass, '');
             } catch (AmountException $asks) {

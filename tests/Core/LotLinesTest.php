@@ -79,7 +79,7 @@ it('reads a lot as it is written on a lid', function (string $line, array $lot) 
     'bottles, and how many behind' => ['glass bottles 100 ml, 20', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '20']],
     'bottles, and of what size behind' => ['12 bottles, 100 ml', ['kind' => 'bottle', 'material' => '100 mL bottle', 'amount' => '12']],
     'jars, with their size in brackets' => ['20 jars (120 ml)', ['kind' => 'jar', 'material' => '120 ml jar', 'amount' => '20']],
-    'tins of a size' => ['12 x 2 oz tins', ['kind' => 'tin', 'amount' => '12', 'material' => '2 oz']],
+    'tins of a size' => ['12 x 2 oz tins', ['kind' => 'tin', 'amount' => '12', 'material' => '2 fl oz']],
     'tins of something' => ['calendula, 2 x 100 g tins', ['kind' => 'herb', 'material' => 'calendula', 'amount' => '2 x 100 g']],
     'another part of a plant' => ['nettle root 200 g', ['kind' => 'herb', 'called' => 'nettle root', 'amount' => '200 g']],
     'one that harms by every part' => [
@@ -154,7 +154,23 @@ it('reads a lot as it is written on a lid', function (string $line, array $lot) 
     'vitamin E' => ['vitamin E 30 g', ['kind' => 'wax', 'material' => 'vitamin-e', 'amount' => '30 g']],
     'digits of another keyboard' => ['５００ g heather', ['kind' => 'herb', 'material' => 'heather', 'amount' => '500 g']],
     // Thousands or a decimal: what it is of is known, and how much is asked.
-    'an amount that is two' => ['1,500 g sunflower oil', ['kind' => 'carrier', 'material' => 'sunflower', 'note' => '1,500 g']],
+    'an amount that is two' => [
+        '1,500 g sunflower oil',
+        ['kind' => 'carrier', 'material' => 'sunflower', 'amount' => '1,500 g'],
+        ['amount'],
+    ],
+    'and behind it' => [
+        'olive oil, 1.500 ml, opened 3 Nov',
+        ['kind' => 'carrier', 'material' => 'olive', 'amount' => '1.500 ml', 'opened_on' => '2026-11-03'],
+        ['amount'],
+    ],
+    'and with a point, as it is taken' => [
+        'beeswax 12.500 g',
+        ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '12.5 g'],
+        ['amount'],
+    ],
+    'and with noughts only' => ['olive oil 15.000 ml', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '15 ml'], ['amount']],
+    'and with no comma' => ['calendula 300-200 g', ['kind' => 'herb', 'material' => 'calendula', 'amount' => '300-200 g'], ['amount']],
     'by another name' => ['80 g tulsi', ['kind' => 'herb', 'material' => 'holy-basil', 'amount' => '80 g']],
     'a day of last year' => [
         '80 g heather, 2 December',
