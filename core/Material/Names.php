@@ -18,10 +18,10 @@ final class Names
         return preg_replace(['/ies\b/', '/(?<=[^s])oes\b/', '/(?<=[a-z]{3})(?<!s)s\b/'], ['y', 'o', ''], $plain) ?? $plain;
     }
 
-    /** "St. John" without its point, which is no end of a sentence. */
+    /** "St. John" without its point, which is no end of a sentence, and "vit. E" in full. */
     public static function withoutPoints(string $text): string
     {
-        return preg_replace('/\bSt\.\s*(?=\p{L})/iu', 'St ', $text) ?? $text;
+        return preg_replace(['/\bSt\.\s*(?=\p{L})/iu', '/\bvit\.?[\s-]*e\b/iu'], ['St ', 'vitamin E'], $text) ?? $text;
     }
 
     public static function withoutAccents(string $name): string

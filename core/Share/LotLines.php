@@ -6,6 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
+use Kettle\Material\Names;
 use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
 use Kettle\Measure\PartOf;
@@ -113,7 +114,7 @@ final readonly class LotLines
             $lot[$field] = $field === 'note' && isset($lot['note']) ? $lot['note'].'; '.$value : $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
-        $pieces = $this->pieces->of($this->byIngredient($this->twice->once(UnitWords::plain($line))));
+        $pieces = $this->pieces->of($this->byIngredient($this->twice->once(Names::withoutPoints(UnitWords::plain($line)))));
         $rest = [];
         foreach ($pieces as $at => $piece) {
             if ($this->known($piece, $lot, $put)) {

@@ -27,27 +27,33 @@ final class PastedProduct
 
     private const MOST_LETTERS = 20_000;
 
+    /** "A beard balm" is a balm, and no oil for the beard. */
+    private const FIRM_ONES = '(?:balms?|butters?|bars?|sticks?|masks?|salves?|ointments?|melts?)\b';
+
     /** What it is, the longer names first; a recipe that does not say is asked as a salve, and that is told as a guess. */
     private const PRODUCTS = [
         'lip-balm' => '/\b(lip\s*balms?|chap\s*sticks?)\b/i',
         'whipped-butter' => '/\b(whipped|body\s+butters?)\b/i',
-        'hair-oil' => '/\b(hair|scalp|beard)\b/i',
-        'massage-oil' => '/\bmassage\b/i',
-        'bath-oil' => '/\bbath\b/i',
+        'hair-oil' => '/\b(hair|scalp|beard)\b(?!\s+'.self::FIRM_ONES.')/i',
+        'massage-oil' => '/\bmassage\b(?!\s+'.self::FIRM_ONES.')/i',
+        'bath-oil' => '/\bbath\b(?!\s+'.self::FIRM_ONES.')/i',
         'face-oil' => '/\b(face|facial)\s+(oil|serum)s?\b/i',
         'body-oil' => '/\bbody\s+oils?\b/i',
         'roll-on' => '/\broll[\s-]*ons?\b/i',
         'scrub' => '/\bscrubs?\b/i',
         'mask' => '/\b(face\s+)?masks?\b/i',
-        'cream' => '/\b(creams?|lotions?(?!\s+(?:bars?|sticks?)\b))\b/i',
+        'cream' => '/\b(creams?|lotions?)\b(?!\s+(?:bars?|sticks?)\b)/i',
         'dressing' => '/\bdressings?\b/i',
         'marinade' => '/\bmarinades?\b/i',
         'stick' => '/\b(sticks?|twist[\s-]*ups?)\b/i',
-        'bar' => '/\bbars?\b/i',
+        'bar' => '/\b(bars?|bath\s+melts?)\b/i',
         'ointment' => '/\bointments?\b/i',
         'balm' => '/\bbalms?\b/i',
         'salve' => '/\bsalves?\b/i',
     ];
+
+    /** "Pour into 2 oz tins" is of what it is put in. */
+    private const POURED_INTO = '/^(?:pour|fill|spoon|scoop|decant|put)\b[^,;]*\b(?:jar|bottle|tin|tube|pot|mould|mold|container)s?\W*$/iu';
 
     /** What is told in parts comes to so much, g. */
     private const WHOLE_G = 100;
@@ -61,6 +67,9 @@ final class PastedProduct
 
     /** Shares that come to less beside what is measured are shares of something that is not said. */
     private const LEAST_OF_WHOLE = 50.0;
+
+    /** What is scented is scented with so many per cent at the most: common practice, no source. */
+    private const MOST_OF_SCENT = 5.0;
 
     /** "Makes 250 g", "a batch of 250 g", "250 g in all". */
     private const COMES_TO =
@@ -107,9 +116,11 @@ final class PastedProduct
         $this->lines = $this->parts = [];
         [$rules, $text] = $this->rules($text);
         $lines = $this->text->split($text);
-        $name = $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName($lines[0]) ? array_shift($lines) : '';
+        $name =
+            $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName(RecipeLines::titleOf($lines[0])) ? array_shift($lines) : '';
         if ($name !== '') {
             $this->say($name, 'name', '', false);
+            $name = RecipeLines::titleOf($name);
         }
         $this->shares = $this->sharesOfAll($lines);
         foreach (array_slice($lines, 0, self::MOST_LINES) as $line) {
@@ -168,7 +179,8 @@ final class PastedProduct
         $measured = array_filter(
             $lines,
             fn (string $line) => self::share($line) === null &&
-                in_array($this->words->amount($this->recipe->amountFirst($line))[0]?->kind, [Kind::Mass, Kind::Volume], true),
+                ($this->words->parts($line) !== null ||
+                    in_array($this->words->amount($this->recipe->amountFirst($line))[0]?->kind, [Kind::Mass, Kind::Volume], true)),
         );
         $all = array_sum($shares);
 
@@ -192,7 +204,8 @@ final class PastedProduct
         $comesTo = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[2] ?? $m[1]) : 0;
         $whole = $comesTo ?: self::WHOLE_G;
         $many = fn (mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
-        $all = array_sum(array_map($many, array_column(array_merge([], ...array_values($this->parts)), 'amount')));
+        // A share of what was not understood stays its share.
+        $all = $this->shares ?? array_sum(array_map($many, array_column(array_merge([], ...array_values($this->parts)), 'amount')));
         foreach ($all > 0.0 ? $this->parts : [] as $field => $each) {
             foreach ($each as $at => $part) {
                 $parts = $many($part['amount'] ?? null);
@@ -250,7 +263,11 @@ final class PastedProduct
                 $line,
             ) ?? $line;
         $line = $this->recipe->amountFirst($line);
-        [$amount, $typed, $rest] = $this->words->amount($line);
+        [$amount, $typed, $rest, $aside] = $this->words->amount($line);
+        // What was weighed is surer than what was filled.
+        if ($amount?->kind === Kind::Volume && $aside?->kind === Kind::Mass && preg_match(OilLine::METRIC, $aside->typed) === 1) {
+            $typed = $aside->typed;
+        }
         $share = self::share($written);
         $parts = $share ?? ($amount === null ? $this->words->parts($line) : null);
         if ($share !== null && $this->shares === null) {
@@ -263,7 +280,8 @@ final class PastedProduct
         } elseif ($amount === null || $amount->kind === Kind::Time) {
             // "A few drops of lavender", "honey, to taste": something goes in, and how much is not said.
             $isAmount =
-                preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*'.UnitWords::ANY.'\b/iu', $written) === 1 ||
+                (preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*'.UnitWords::ANY.'\b/iu', $written) === 1 &&
+                    preg_match(self::POURED_INTO, $written) !== 1) ||
                 preg_match(
                     '/^(?:an?\s+|some\s+)?'.
                         self::SOME.
@@ -305,7 +323,9 @@ final class PastedProduct
     {
         $byDrops = preg_match('/^\s*([\d.]+)\s*drops?$/i', $typed, $drops) === 1;
         $isEssential = preg_match('/\b(essential|eo)\b/i', $plain) === 1;
-        if (! $byDrops && ! $isEssential) {
+        $share = str_ends_with($typed, self::PARTS) && $this->shares !== null ? (100 * (float) $typed) / $this->shares : null;
+        $isSmall = $share !== null && $share <= self::MOST_OF_SCENT;
+        if (! $byDrops && ! $isEssential && ! $isSmall) {
             return false;
         }
         if (preg_match('/\bvitamin\b/i', $plain) === 1) {
@@ -316,6 +336,14 @@ final class PastedProduct
             $names[$oil->id] = [$oil->name, ...$oil->names->also];
         }
         $id = self::named($plain, $names);
+        if (! $byDrops && ! $isEssential) {
+            if ($id === null || $this->words->oil($plain) !== null) {
+                return false;
+            }
+            $this->parts['essential_oils'][] = ['id' => $id, 'amount' => $typed];
+
+            return $this->say($line, 'scent', sprintf('The essential oil of %s, by a guess: it is so little.', $plain), true);
+        }
         if ($id === null) {
             return $this->say(
                 $line,

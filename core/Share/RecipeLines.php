@@ -223,7 +223,7 @@ final readonly class RecipeLines
     /** What a first line calls it, without how much it makes: "Calendula oil - makes 2 cups". */
     public static function titleOf(string $line): string
     {
-        return preg_replace('/\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$/iu', '', $line) ?? $line;
+        return preg_replace('/\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$|\s*:\s*$/iu', '', $line) ?? $line;
     }
 
     /** Whether a line says "an oil", as a name does: so much of it is none. */

@@ -34,10 +34,19 @@ final readonly class RecipeText
         // "0,5 %" is no nought, and no five.
         $text = preg_replace('/(?<=\d),(?=\d{1,2}\s*(?:%|(?:'.UnitWords::ANY.'|parts?)\b))/iu', '.', $text) ?? $text;
         $text = $this->withoutKinds($text);
+        // "Lotion bar: equal parts ..." is a name, and "equal parts ..., 30 g each" is so much of each.
+        $text = preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)\s*:[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ?? $text;
+        $text = preg_replace('/\bequal\s+parts\s+(?:of\s+)?(?=[^\n\d]*\d[^\n]*\beach\b)/iu', '', $text) ?? $text;
         $text = $this->parted($text);
         // "For every 100 g of oil use 20 g of calendula", and "1 oz calendula for every 10 oz of oil", are so much of each.
         $text = preg_replace('/\bfor\s+every\s+(?=\d)([^.\n]*?),?\s+(?:use|take|add)\s+(?=\d)/iu', "$1\n", $text) ?? $text;
         $text = preg_replace(self::PER, "\n", $text) ?? $text;
+        // "Beeswax 12 g. No scent" is two: behind its name the measure ends what is said of it.
+        $ends =
+            '/(?<=^|[\n;,.:])([ \t]*(?!(?:take|use|add|mix|put|stir|with|and|in|melt|of|to)\b)\p{L}[^\d\n;,.:]*[ \t][\d½¼¾⅓⅔][\d.\/]*[ \t]*'.
+            UnitWords::ANY.
+            ')\.[ \t]+(?=(?-i:\p{Lu}))/iu';
+        $text = preg_replace($ends, "$1\n", $text) ?? $text;
         $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
         // "1 & 1/2 cups" is one amount.
         $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
@@ -78,7 +87,7 @@ final readonly class RecipeText
                     '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
                     '(?:'.
                     UnitWords::ANY.
-                    '|parts?)\b\.?[ \t]+(?!jars?\b|bottles?\b)\p{L}))/iu',
+                    '|parts?)\b\.?[ \t]+(?!(?:jar|bottle|tin|tube|pot|mould|mold)s?\b)\p{L}))/iu',
                 "\n",
                 $text,
             ) ?? $text;
@@ -133,7 +142,7 @@ final readonly class RecipeText
      */
     private function parted(string $text): string
     {
-        $much = '[\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔]*\s*(?:'.UnitWords::ANY.'|drops?|parts?)\b';
+        $much = '[\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔]*\s*(?:'.UnitWords::ANY.'|c|drops?|parts?)\b';
         $done = '(?:stir|mix|add|beat|whisk|blend|melt|warm)';
         $words = implode('|', array_keys(Figures::WORDS));
         $text =
@@ -151,10 +160,15 @@ final readonly class RecipeText
                 "\n",
                 $text,
             ) ?? $text;
-        $lines = array_map(function (string $line): string {
+        $lines = array_map(function (string $line) use ($much): string {
             $pieces = preg_split('/\s+\/\s+/u', $line) ?: [$line];
+            $close = preg_split('/(?<=\p{L})\/(?=[\d½¼¾⅓⅔])/u', $line) ?: [$line];
+            // "1 cup/300 mL oil" is one thing, and "10 g wax/10 g butter" two.
+            $areThings = count($close) > 1 && count(preg_grep("/{$much}\\s+\\p{L}{3}/iu", $close) ?: []) === count($close);
 
-            return count(preg_grep('/\d/', $pieces) ?: []) === count($pieces) ? implode("\n", $pieces) : $line;
+            return $areThings || count(preg_grep('/\d/', $pieces) ?: []) === count($pieces)
+                ? implode("\n", $areThings ? $close : $pieces)
+                : $line;
         }, explode("\n", $text));
 
         return implode("\n", $lines);
@@ -166,7 +180,7 @@ final readonly class RecipeText
         $kinds =
             '/^[ \t]*(?:[-*•][ \t]*)?(?:carrier\s+oils?|oils?|herbs?|flowers?|butters?|wax(?:es)?|'.
             'extras?|additives?)[ \t]*:[ \t]*(?=[\d½¼¾⅓⅔])/imu';
-        $scents = '/^[ \t]*(?:[-*•][ \t]*)?essential\s+oils?[ \t]*:[ \t]*((?=[\d½¼¾⅓⅔]).*)$/imu';
+        $scents = '/^[ \t]*(?:[-*•][ \t]*)?(?:essential\s+oils?|scents?|fragrance)[ \t]*:[ \t]*((?=[\d½¼¾⅓⅔]).*)$/imu';
 
         // "Ingredients: 30 g dried yarrow" is a heading, and what stands under it.
         $heading = '/^([ \t]*(?:'.RecipeLines::HEADING.'|you\s+need)[ \t]*:)[ \t]*(?=\S)/imu';
@@ -210,17 +224,23 @@ final readonly class RecipeText
     private function titled(string $text): string
     {
         $number = '(?:[\d½¼¾⅓⅔]|an?\s|half\s)';
-        $two = "(?={$number}[^\\n,;+]*\\s\\p{L}{3}[^\\n,;+]*[,;+][ \\t]*(?:and\\s+)?{$number})";
+        $two = "(?={$number}[^\\n,;+]*\\s\\p{L}{3}[^\\n,;+]*[,;+\\n][ \\t]*(?:and\\s+)?{$number})";
         // "Salve: beeswax 20 g, olive oil 100 g".
         $behind = '(?=\p{L}[^\n,;+:\d]*\s[\d½¼¾⅓⅔][\d.]*\s*(?:\p{L}+\b|%)\s*[,;+])';
-        if (preg_match("/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?)\\s*:[ \\t]*(?:{$two}|{$behind})/iu", $text, $m) !== 1) {
+        // "Beard balm 60 mL: ..." says how much it makes, which stands by itself.
+        $size = '(?:[ \t]*\(?(\d+\s*(?:ml|g|oz))\)?)?';
+        $title = "/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?){$size}\\s*(?::|[ \\t][–—-](?=[ \\t]))[ \\t]*(?:{$two}|{$behind})/iu";
+        if (preg_match($title, $text, $m) !== 1) {
             return $text;
         }
         $oil = $this->words->oil($m[1]);
-        $isMade = preg_match('/\b(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|pomade|serum)s?$/iu', $m[1]) === 1;
+        $made = '(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|pomade|serum)s?';
+        $isMade = preg_match("/\\b{$made}(?:\\s+for\\b.*)?$/iu", $m[1]) === 1;
         $isThing = $oil === null ? ! $isMade && $this->words->namesHerb($m[1]) : $oil['id'] !== '';
 
-        return $isThing ? $text : $m[1]."\n".mb_substr(ltrim($text), mb_strlen(ltrim($m[0])));
+        return $isThing
+            ? $text
+            : $m[1]."\n".(($m[2] ?? '') === '' ? '' : $m[2]." in all\n").mb_substr(ltrim($text), mb_strlen(ltrim($m[0])));
     }
 
     /** "Calendula 30 g, dried, olive oil: 300 g": where the amount stands behind the first, each name with one behind it is a line. */

@@ -291,3 +291,108 @@ it('takes nothing that goes in for a step, though nobody said how much', functio
     ['A few minutes later, pour it', 'step'],
     ['Melt a little at a time', 'step'],
 ]);
+
+it('names a product by its first line, and takes apart what stands in it', function (
+    string $text,
+    string $name,
+    string $product,
+    array $parts,
+) {
+    $read = pasted($text);
+    expect($read->name)->toBe($name)->and($read->wish['product'])->toBe($product);
+    foreach ($parts as $field => $amounts) {
+        $found = array_column($read->wish[$field] ?? [], $field === 'essential_oils' ? 'drops' : 'amount', 'id');
+        expect($found)->toEqual($amounts, $field);
+    }
+})->with([
+    'how many it makes' => [
+        "Lip balm (makes 12 tubes)\n2 tbsp beeswax\n3 tbsp almond oil",
+        'Lip balm',
+        'lip-balm',
+        ['waxes' => ['beeswax' => '2 tbsp'], 'oils' => ['sweet-almond' => '3 tbsp']],
+    ],
+    'how much it makes, before a colon' => [
+        'Beard balm 60 ml: 30 g shea, 12 g beeswax, 20 ml jojoba',
+        'Beard balm',
+        'balm',
+        ['butters' => ['shea' => '30 g'], 'waxes' => ['beeswax' => '12 g'], 'oils' => ['jojoba' => '20 ml']],
+    ],
+    'a dash, and strokes with no space about them' => [
+        'Hand cream bars – 100 g beeswax/100 g cocoa butter/100 g almond oil',
+        'Hand cream bars',
+        'bar',
+        ['waxes' => ['beeswax' => '100 g'], 'butters' => ['cocoa-butter' => '100 g'], 'oils' => ['sweet-almond' => '100 g']],
+    ],
+    'strokes between' => [
+        'Salve: 60 g shea / 30 g almond oil / 10 g beeswax',
+        'Salve',
+        'salve',
+        ['butters' => ['shea' => '60 g'], 'oils' => ['sweet-almond' => '30 g'], 'waxes' => ['beeswax' => '10 g']],
+    ],
+    'equal parts, so much of each' => [
+        'Lotion bar: equal parts beeswax, shea and almond oil, 30 g each; 1 ml vit. E',
+        'Lotion bar',
+        'bar',
+        [
+            'waxes' => ['beeswax' => '30 g'],
+            'butters' => ['shea' => '30 g'],
+            'oils' => ['sweet-almond' => '30 g'],
+            'others' => ['vitamin-e' => '1 ml'],
+        ],
+    ],
+    'a sentence behind its amounts' => [
+        'Balm for eczema: almond oil 100 g, beeswax 12 g. No scent.',
+        'Balm for eczema',
+        'balm',
+        ['oils' => ['sweet-almond' => '100 g'], 'waxes' => ['beeswax' => '12 g']],
+    ],
+    'a cup written short, behind the name' => [
+        'Sugar scrub. 1 c sugar, 1/2 c almond oil, 8 drops orange',
+        'Sugar scrub',
+        'scrub',
+        ['others' => ['sugar' => '1 c'], 'oils' => ['sweet-almond' => '1/2 c'], 'essential_oils' => ['sweet-orange' => 8.0]],
+    ],
+    'scents under a word of their own' => [
+        "Cuticle balm\n10 g beeswax\n40 g almond oil\nScent: 10 drops lemon",
+        'Cuticle balm',
+        'balm',
+        ['essential_oils' => ['lemon' => 10.0]],
+    ],
+    'what was weighed beside what was filled' => [
+        "Rub\n1 cup olive oil\n1/4 cup (28 g) beeswax",
+        'Rub',
+        'salve',
+        ['waxes' => ['beeswax' => '28 g'], 'oils' => ['olive' => '1 cup']],
+    ],
+]);
+
+it('keeps a share its share, whatever of the rest was not understood', function (
+    string $text,
+    array $oils,
+    array $scents,
+    ?string $unread,
+) {
+    $read = pasted($text);
+    expect(array_column($read->wish['oils'], 'amount', 'id'))
+        ->toBe($oils)
+        ->and(array_column($read->wish['essential_oils'] ?? [], 'amount', 'id'))
+        ->toBe($scents)
+        ->and($unread === null ? 'unread' : array_column($read->lines, 'as', 'line')[$unread])
+        ->toBe('unread');
+})->with([
+    // So little of a plant by name is its essential oil, by a guess; 30 % of one is not.
+    'a scent' => ["Balm:\n- 60% olive oil\n- 39% beeswax\n- 1% lavender\nTotal 200 g", ['olive' => '120 g'], ['lavender' => '2 g'], null],
+    'no scent' => ["50% olive oil\n30% rosemary\n20% beeswax", ['olive' => '50 g'], [], '30% rosemary'],
+    'a powder' => ["78% olive oil\n20% beeswax\n2% turmeric", ['olive' => '78 g'], [], '2% turmeric'],
+    'beside parts' => [
+        'Massage oil: 2 parts almond oil, 1 part jojoba, 1% lavender',
+        ['sweet-almond' => '66.7 g', 'jojoba' => '33.3 g'],
+        [],
+        '1% lavender',
+    ],
+]);
+
+it('takes what it is put in for a step', function (string $line) {
+    $read = pasted("100 g olive oil\n15 g beeswax\n{$line}");
+    expect(array_column($read->lines, 'as', 'line')[$line])->toBe('step');
+})->with(['Pour into 2 oz tins.', 'Fill 4 x 30 ml jars', 'Spoon into a 100 ml jar.']);
