@@ -212,6 +212,10 @@ final readonly class AmountReader
         if ($this->one) {
             throw AmountException::notOneFigure($typed);
         }
+        // "60 g to 300" is no range: of what the second is nobody says.
+        if (trim($m[2]) !== '' && trim($m[4]) === '') {
+            return null;
+        }
         $unit = $this->unit($m[4], $typed, $wanted, $bareUnit);
         // "10 g to 12 g" has it twice.
         $first = trim($m[2]) === '' ? $unit : $this->unit($m[2], $typed, $wanted, $bareUnit);

@@ -95,6 +95,7 @@ final class LeftOver
         'ratio',
         'daily',
         'shaken',
+        'shaking',
         ...self::PARTS,
     ];
 

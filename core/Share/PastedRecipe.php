@@ -36,6 +36,12 @@ final class PastedRecipe
 
     private RecipeWay $way;
 
+    /** As HerbLine tells of it. */
+    private const STATE_GUESSED = '/^whether it is dried is not said/u';
+
+    /** @var array{string, string}|null the state that what is done with them gives the herbs, and the line that says so */
+    private ?array $done = null;
+
     /** @var array<string, string> how full of herb the jar is, how it lies there and how far it is covered */
     private array $byJar = [];
 
@@ -85,6 +91,7 @@ final class PastedRecipe
         $lines = $this->text->split($text);
         $read = array_map(fn (string $line) => mb_substr($line, 0, self::LONGEST), array_slice($lines, 0, self::MOST_LINES));
         $this->way = $this->wayOf($read);
+        $this->done = $this->recipe->stateByWhatIsDone($read);
         // What it is for counts for every line, wherever it stands.
         $this->purpose = null;
         foreach ($lines as $line) {
@@ -406,6 +413,13 @@ final class PastedRecipe
             $this->say($line, 'unread', 'Nothing was made of it.', false);
 
             return;
+        }
+        $done = $this->done;
+        if ($done !== null && preg_grep(self::STATE_GUESSED, $guesses) !== []) {
+            // What is picked is fresh, and what is left to wilt wilted, whatever is guessed of others.
+            $herb['state'] = $done[0];
+            $told = sprintf('%s, by “%s”', ...$done);
+            $guesses = array_map(fn (string $guess) => preg_match(self::STATE_GUESSED, $guess) === 1 ? $told : $guess, $guesses);
         }
         $this->put($herb);
         $lies = Lying::in($herb['amount'] ?? '')[1]?->value;

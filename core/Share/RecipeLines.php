@@ -67,11 +67,17 @@ final readonly class RecipeLines
     public function amountFirst(string $line): string
     {
         $line = $this->firstOf(self::asides(self::inFigures($line)));
-        $verb = '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+(?=[\d½¼¾⅓⅔]|an?\b|half\b)/iu';
+        $verb =
+            '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
+            '(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b)/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
         [$amount, , $of] = $bare === $line ? [null, '', ''] : $this->words->amount($bare);
         // "Take a quart jar" is no ingredient.
         if ($amount !== null && preg_match('/^(?:\S+\s+)?(?:jars?|bottles?|pans?|bowls?)\b/iu', $of) !== 1) {
+            return $bare;
+        }
+        $counted = $bare === $line || $amount !== null ? null : $this->words->count($bare);
+        if ($counted !== null && $this->isOfCounted($counted[2])) {
             return $bare;
         }
         // "Calendula (dried), 1 cup, loosely packed".
@@ -134,6 +140,13 @@ final readonly class RecipeLines
 
     private function amountBefore(string $line): string
     {
+        // "Mullein: 30 g dried flowers" is so much of mullein flowers.
+        $ofIt =
+            '(?:flowers?|flower\s+heads?|heads?|buds?|blossoms?|petals?|lea(?:f|ves)|herb|tops|roots?|seeds?|berr(?:y|ies)|bark|needles?|resin)';
+        $apart = '/^(\p{L}[\p{L}\s\'’-]*?)\s*[:–—-]\s*([\d½¼¾⅓⅔].*?)\s+((?:'.self::STATES."|whole|chopped)\\s+)?({$ofIt})$/iu";
+        if (preg_match($apart, $line, $m) === 1 && $this->words->reading($m[2]) !== null && $this->words->namesHerb($m[1])) {
+            return "{$m[2]} {$m[3]}{$m[1]} {$m[4]}";
+        }
         // "Dandelion flowers, enough to fill a jar (about 2 cups)": what is in the brackets is how much.
         $line = preg_replace('/,\s*enough\s+to\s+[^(),]+(?=\()/iu', ' ', $line) ?? $line;
         $number = '[\d½¼¾⅓⅔](?:[^,:()]|(?<=\d),(?=\d))*';
@@ -200,6 +213,31 @@ final readonly class RecipeLines
         return preg_match(self::STEP, trim($line)) === 1;
     }
 
+    /**
+     * The state that what is done gives the herbs of which it is not said: what is wilted in a step is wilted, what is picked fresh.
+     *
+     * @param  list<string>  $lines
+     * @return array{string, string}|null the state, and the line that says so
+     */
+    public function stateByWhatIsDone(array $lines): ?array
+    {
+        $plant = '(?:(?:the|them|it|all|your)\s+)*(?:flowers?|lea(?:f|ves)|herbs?|blossoms?|petals?|roots?|tops|heads?)?\b';
+        $said = [
+            'dried' => "/^\\W*(?:(?:then|and|first)\\s+)*(?:dry|hang)\\s+(?!the\\s+jar){$plant}/iu",
+            'wilted' => '/^\W*(?:(?:then|and|first)\s+)*(?:wilt\b|(?:let|leave|allow|spread)\b.*\bwilt\b)/iu',
+            'fresh' => '/^\W*(?:pick|gather|harvest|forage)\b(?!\s+(?:over|out|through))/iu',
+        ];
+        foreach ($said as $state => $pattern) {
+            foreach ($lines as $line) {
+                if (preg_match($pattern, $line) === 1) {
+                    return [$state, rtrim($line, '.')];
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** A heading over what follows, that says nothing of its own. */
     public function isHeading(string $line): bool
     {
@@ -208,10 +246,15 @@ final readonly class RecipeLines
         return preg_match('/^(?:(?:'.self::HEADING.'|steps?|for the infusion)\s*:?|'."{$table}(?:\\s-\\s{$table})+)$/i", $line) === 1;
     }
 
-    /** The first line of a recipe, where it is what the recipe is called. */
+    /** The first line of a recipe, where it is what the recipe is called: "Chilli oil (100 mL)", and not "olive oil (100 mL)". */
     public function isTitle(string $line): bool
     {
-        $line = self::titleOf($line);
+        $title = self::titleOf($line);
+        $isSized = preg_match('/^'.preg_quote($title, '/').'\s*\(\s*(?:about\s+)?\d/u', $line) === 1;
+        if ($isSized && $this->words->namesHerb($title) === false) {
+            return false;
+        }
+        $line = $title;
 
         return ! $this->isHeading($line) &&
             $this->isName($line) &&
@@ -223,7 +266,13 @@ final readonly class RecipeLines
     /** What a first line calls it, without how much it makes: "Calendula oil - makes 2 cups". */
     public static function titleOf(string $line): string
     {
-        return preg_replace('/\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$|\s*:\s*$/iu', '', $line) ?? $line;
+        return preg_replace(
+            '/\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$|\s*:\s*$|(?<=\boil)\s*\(\s*(?:about\s+)?\d[\d.]*\s*'.
+                UnitWords::ANY.
+                '\s*\)$/iu',
+            '',
+            $line,
+        ) ?? $line;
     }
 
     /** Whether a line says "an oil", as a name does: so much of it is none. */

@@ -63,7 +63,7 @@ final readonly class RecipeReader
         $read = null;
         try {
             $read = $lines->read($text);
-            if (mb_strlen($text) > self::LONGEST_SENTENCE || preg_match('/\R/u', $text) === 1 || self::isWhole($read->wish)) {
+            if (mb_strlen($text) > self::LONGEST_SENTENCE || self::isWhole($read->wish)) {
                 return $read;
             }
         } catch (RecipeException $none) {

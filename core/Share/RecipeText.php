@@ -33,6 +33,10 @@ final readonly class RecipeText
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(UnitWords::plain(Figures::ascii($text))));
         // "0,5 %" is no nought, and no five.
         $text = preg_replace('/(?<=\d),(?=\d{1,2}\s*(?:%|(?:'.UnitWords::ANY.'|parts?)\b))/iu', '.', $text) ?? $text;
+        // "Lavender: 100 g, Oil: 1 litre, Time: 3 weeks" is a line of each.
+        $text =
+            preg_replace('/[,;][ \t]*(?=(?:(?:carrier\s+)?oil|herbs?|time|method|heat|temperature|ratio|yield)[ \t]*:)/iu', "\n", $text) ??
+            $text;
         $text = $this->withoutKinds($text);
         // "Lotion bar: equal parts ..." is a name, and "equal parts ..., 30 g each" is so much of each.
         $text = preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)\s*:[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ?? $text;

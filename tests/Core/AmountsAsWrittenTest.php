@@ -46,4 +46,4 @@ it('takes no amount from more to less for a range, which may be the one taken of
 
 it('refuses what says no amount', function (string $typed) {
     expect(fn () => (new AmountReader())->read($typed, Kind::Mass, 'g'))->toThrow(AmountException::class);
-})->with(['under 300 g', '300+ g', '1 234 g', 'or so', 'about', '1e3 g', '300 g or', 'a bit', 'x 3']);
+})->with(['under 300 g', '300+ g', '1 234 g', 'or so', 'about', '1e3 g', '300 g or', '60 g to 300', 'a bit', 'x 3']);

@@ -216,3 +216,49 @@ it('takes a range with its unit twice for one', function (string $text, string $
     // The one to the other.
     ['20 g calendula to 200 g olive', '20 g', '200 g'],
 ]);
+
+it('takes the state that is not said from what is done, and no other', function (string $text, string $state, ?string $says) {
+    $read = Support::pasted($text);
+    expect($read->wish['herbs'][0]['state'])->toBe($state);
+    $of = array_values(array_filter($read->lines, fn (array $line) => $line['as'] === 'herb'))[0];
+    expect($of['says'])->toContain($says ?? '');
+})->with([
+    'wilted' => ["50 g comfrey leaf\n300 ml olive oil\nLet the leaves wilt overnight", 'wilted', 'by “Let the leaves wilt overnight”'],
+    'picked, and wilted' => ["Pick dandelion blossoms on a dry day. Wilt 24 h.\n200 ml olive oil", 'wilted', 'by “Wilt 24 h”'],
+    'picked' => ["Gather the violets early.\n50 g violet leaf\n300 ml olive oil", 'fresh', 'by “Gather the violets early”'],
+    'picked, and dried' => ["50 g calendula\n300 ml olive oil\nPick in July.\nDry the flowers for a week.", 'dried', 'by “Dry the flowers'],
+    'picked over' => ["50 g calendula\n300 ml olive oil\nPick over and remove the stems", 'dried', 'a guess'],
+    'said to be dried' => ["50 g dried comfrey leaf\n300 ml olive oil\nWilt the leaves", 'dried', null],
+    'a jar that is dried' => ["50 g calendula\n300 ml olive oil\nDry the jar", 'dried', 'a guess'],
+]);
+
+it('reads a plant with its amount and its part behind it, a handful that is taken, and a title with its size', function (
+    string $text,
+    array $herbs,
+    ?string $oil,
+) {
+    $wish = Support::pasted($text)->wish;
+    expect(array_column($wish['herbs'], 'amount', 'id'))
+        ->toBe($herbs)
+        ->and($wish['oil_amount'] ?? null)
+        ->toBe($oil);
+})->with([
+    ["Mullein: 30 g dried flowers\nOlive oil: 300 ml", ['mullein-flower' => '30 g'], '300 ml'],
+    ["Comfrey - 30 g root\n300 ml olive oil", ['comfrey-root' => '30 g'], '300 ml'],
+    ['Lavender: 100 g dried buds, Oil: 1 litre sunflower, Time: 3 weeks', ['lavender' => '100 g'], '1 litre'],
+    ["Take one handful of each: plantain, chickweed.\n500 ml sunflower oil", ['plantain-leaf' => '20 g', 'chickweed' => '20 g'], '500 ml'],
+    ["Chilli & ginger oil (100 ml)\n10 g dried ginger root\n100 ml rapeseed oil", ['ginger-root' => '10 g'], '100 ml'],
+    ["Olive oil (100 ml)\n10 g calendula", ['calendula' => '10 g'], '100 ml'],
+]);
+
+it('reads a short recipe as one sentence, where its lines lose the herb', function (string $text, string $herb, array $more) {
+    $wish = Support::pasted($text)->wish;
+    expect($wish['herbs'][0]['id'])->toBe($herb)->and(array_intersect_key($wish, $more))->toEqual($more);
+})->with([
+    [
+        "St. John’s Wort Oil\nFill a jar 2/3 full with fresh flowering tops, wilted overnight. Cover with olive oil by 1 inch.",
+        'st-johns-wort',
+        ['by_jar' => ['fill' => 'two-thirds', 'cover' => '1 inch'], 'oils' => [['id' => 'olive']]],
+    ],
+    ["Usnea oil\n1:5 dried usnea in jojoba, 5 days, yoghurt maker", 'usnea', ['ratio' => '1:5', 'oils' => [['id' => 'jojoba']]]],
+]);
