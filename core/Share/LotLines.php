@@ -329,7 +329,7 @@ final readonly class LotLines
         if ($kind === 'herb' && $state !== null && preg_match('/\b(dried|dry|wilted|fresh)/iu', $whole) === 1) {
             $put('state', $state, $state);
         }
-        $form = $kind === 'herb' && preg_match('/\b(powder(?:ed)?|ground)\b/iu', $rest) === 1 ? 'powder' : null;
+        $form = $kind === 'herb' && preg_match('/\b(?:'.RecipeWords::POWDERED.')\b/iu', $rest) === 1 ? 'powder' : null;
         $form === null || $put('form', $form, $form);
         preg_match('/\bfood[\s-]?grade\b/iu', $rest) === 1 && $put('food_grade', 'yes', 'food grade');
 

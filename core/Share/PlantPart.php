@@ -23,6 +23,9 @@ final class PlantPart
         'bulbs?' => 'bulb|corm',
     ];
 
+    /** A part by any of its words. */
+    public const ANY = '(?:roots?|rhizomes?|leaf|leaves|needles?|tips?|flowers?|petals?|blossoms?|buds?|barks?|seeds?|berr(?:y|ies)|fruits?|bulbs?)';
+
     /**
      * What is to be heeded of a plant whichever part of it is taken. It stays the plant it is, with the cautions it has.
      */

@@ -37,7 +37,7 @@ final readonly class RecipeText
         $text =
             preg_replace('/[,;][ \t]*(?=(?:(?:carrier\s+)?oil|herbs?|time|method|heat|temperature|ratio|yield)[ \t]*:)/iu', "\n", $text) ??
             $text;
-        $text = $this->withoutKinds($text);
+        $text = $this->withoutKinds($this->inHalves($this->words->partsInFull($text, "\n")));
         // "Lotion bar: equal parts ..." is a name, and "equal parts ..., 30 g each" is so much of each.
         $text = preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)\s*:[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ?? $text;
         $text = preg_replace('/\bequal\s+parts\s+(?:of\s+)?(?=[^\n\d]*\d[^\n]*\beach\b)/iu', '', $text) ?? $text;
@@ -222,6 +222,31 @@ final readonly class RecipeText
         $things = preg_split('/\s*(?:,|&|\+|\band\b)\s*/iu', $m[2], -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
         return implode("\n", array_map(fn (string $thing) => "1 part {$m[1]}{$thing}", $things));
+    }
+
+    /** "500 mL half olive, half sunflower oil" is so much of each. */
+    private function inHalves(string $text): string
+    {
+        $word = '(?!and\b|oil\b|half\b)\p{L}+';
+        $oil = "((?:{$word}[ \\t]+)?{$word})(?:[ \\t]+oil)?";
+        $apart = '[ \t]*(?:,|&|\+|\/|\band\b)?[ \t]*';
+        $much = '(\W*)([\d½¼¾⅓⅔][^\n]*?)';
+        $halves = "/^{$much}[ \\t]+(?:of[ \\t]+)?half[ \\t]+{$oil}{$apart}half[ \\t]+{$oil}[ \\t]*\\.?$/imu";
+
+        return preg_replace_callback(
+            $halves,
+            function (array $m): string {
+                $amount = $this->words->reading(trim($m[2]));
+                $half = $amount === null ? 0.0 : round($amount->value / 2, 1);
+
+                return match ($amount?->kind) {
+                    Kind::Volume => "{$half} mL {$m[3]} oil\n{$half} mL {$m[4]} oil",
+                    Kind::Mass => "{$half} g {$m[3]} oil\n{$half} g {$m[4]} oil",
+                    default => $m[0],
+                };
+            },
+            $text,
+        ) ?? $text;
     }
 
     /** "Chest rub: 100 mL arnica oil, 15 g beeswax" is a name and what goes into it; "olive oil: 250 mL" is one thing. */

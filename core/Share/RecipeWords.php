@@ -18,9 +18,12 @@ final readonly class RecipeWords
     public const KITCHEN =
         'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible|'.'eating|to eat|pasta|pizza|bread|table';
 
+    /** Ground ivy is no powder. */
+    public const POWDERED = 'powder(?:ed)?|ground(?!\s+(?:ivy|elder))';
+
     /** What people call a form, the first that is found. */
     private const FORMS = [
-        'powder' => '/\b(powder(ed)?|ground)\b/i',
+        'powder' => '/\b(?:'.self::POWDERED.')\b/i',
         'tea-bag' => '/\btea\s*-?bags?\b/i',
         'bud' => '/\bbuds?\b/i',
         'bark-shavings' => '/\b(shavings|chips)\b/i',
@@ -105,7 +108,9 @@ final readonly class RecipeWords
             // What was picked fresh, and lay a night, is wilted.
             preg_match('/(?<!\bnot\s)\bwilted\b/i', $text) === 1 => 'wilted',
             preg_match(
-                '/\b(fresh(ly)?(?!\s+(ground|dried|cracked|crushed))|'.
+                '/\b(fresh(ly)?(?!\s+('.
+                    self::POWDERED.
+                    '|dried|cracked|crushed))|'.
                     'raw(?!'.
                     self::NOT_OF_HERBS.
                     ')|just[\s-]+picked|picked (this|today|yesterday)|green(?!'.
@@ -113,7 +118,7 @@ final readonly class RecipeWords
                     '))\b/i',
                 $text,
             ) === 1 => 'fresh',
-            preg_match('/\b(dried|'.self::DRY.'|ground|powder(ed)?|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',
+            preg_match('/\b(dried|'.self::DRY.'|'.self::POWDERED.'|flakes?|desiccated|peppercorns?)\b/i', $text) === 1 => 'dried',
             default => null,
         };
     }
@@ -380,6 +385,33 @@ final readonly class RecipeWords
     public function otherPart(string $text): ?string
     {
         return $this->nearestHerb($text)['other'] ?? null;
+    }
+
+    /** "Comfrey root & leaf" are two herbs of one name, said in full; "violet flowers and leaves" are one. */
+    public function partsInFull(string $text, string $glue = ' and '): string
+    {
+        $two =
+            '/(?<name>\p{L}[\p{L}\'’-]*(?:\s+\p{L}[\p{L}\'’-]*)?)\s+(?<one>'.
+            PlantPart::ANY.
+            ')\s*(?:\band\b|&|\+|\/)\s*(?<other>'.
+            PlantPart::ANY.
+            ')\b/iu';
+
+        return preg_replace_callback(
+            $two,
+            function (array $m) use ($glue): string {
+                $name =
+                    preg_replace('/^(?:'.UnitWords::ANY.'|dried|dry|fresh|wilted|chopped|of|and|with|in)\s+/iu', '', $m['name']) ??
+                    $m['name'];
+                [$one, $other] = [$this->nearestHerb("{$name} {$m['one']}"), $this->nearestHerb("{$name} {$m['other']}")];
+                if ($one !== null && ($other === null || $one['id'] !== $other['id'] || $other['other'] !== null)) {
+                    return "{$m['name']} {$m['one']}{$glue}{$name} {$m['other']}";
+                }
+
+                return $m[0];
+            },
+            $text,
+        ) ?? $text;
     }
 
     /** Whether a herb is named, of the tables or what goes by a name beside theirs. */

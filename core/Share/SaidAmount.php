@@ -327,6 +327,17 @@ final readonly class SaidAmount
     {
         $of = '/'.preg_quote($measure, '/').'s?\s+of\s+(?:([\p{L} -]+?)\s+)?oil\b/iu';
 
+        // "In 2 pints olive" is of the oil too, where no herb goes by that word.
+        $bare =
+            '/(\bin|\bto)?\s*(?:\b(?:an?|\d{1,2})\s+)?'.
+            preg_quote($measure, '/').
+            's?\s+(?:of\s+)?(?:\d+\s+parts?\s+)?(?!jars?\b|of\b)(\p{L}+)/iu';
+        if (preg_match($bare, $text, $m) === 1 && ($this->words->oil($m[2].' oil')['id'] ?? '') !== '') {
+            if ($m[1] !== '' || $this->words->knownHerb($m[2]) === null) {
+                return true;
+            }
+        }
+
         // "A pint of oil" is of whichever it is.
         return preg_match($of, $text, $m) === 1 && (! isset($m[1]) || ($this->words->oil($m[1].' oil')['id'] ?? '') !== '');
     }

@@ -183,7 +183,7 @@ final class SaidHerbs
                 'state' => $this->words->state($rest) ?? $this->state,
                 'amount' => $typed,
                 'parts' => $parts,
-                'form' => preg_match('/\b(?:powder(?:ed)?|ground)\b/iu', $rest) === 1 ? 'powder' : null,
+                'form' => preg_match('/\b(?:'.RecipeWords::POWDERED.')\b/iu', $rest) === 1 ? 'powder' : null,
             ]);
         $plant = $this->cupboard->herb($known['id']);
         $over = LeftOver::of($rest, [$plant->name, $plant->latin, ...$plant->also]);

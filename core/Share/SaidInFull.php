@@ -21,6 +21,7 @@ final class SaidInFull
     public function of(string $text): string
     {
         $this->told = [];
+        $text = $this->words->partsInFull($text);
         $of = '(?:for|with|to)\s+(?=\d)';
         $asked = "(?:(?:do|will|would|should)\\s+(?:i|we)\\s+(?:need|want|use|take)\\b(?:\\s+{$of})?|{$of}|(?=(?:for|with|to|at)\\b))";
         $text = $this->each("/\\bhow\\s+(?:much|many)\\s+([^.?!;,]*?)\\s*\\b{$asked}/iu", $text, $this->askedFor(...));
@@ -53,6 +54,7 @@ final class SaidInFull
             '/(\d\s+parts?\s+[\p{L}\'’ -]+?)(?<!\bto|\band|\bin|\bwith)\s+(?=\d+(?:\.\d+)?\s+parts?\b)/iu' => '$1, ',
             // "100 g comfrey to 1 L sunflower" is the one in the other.
             '/(?<=\p{L})\s+to\s+(?=\d[\d.\/]*\s*'.UnitWords::ANY.'\b)/iu' => ', ',
+            '/\buse\s+up\s+(?=\d)/iu' => '',
             '/\b(?:use\s+(?:up\s+)?)?(?:all\s+)?(?:the\s+)?(?:last|rest|remainder|end)\s+of\s+(?:the|my|our)\s+/iu' => '',
             // "1 oz arnica: 5 oz oil".
             '/(?<=\p{L})\s*:\s*(?=\d[\d.\/]*\s*(?:'.UnitWords::ANY.'|parts?)\b)/iu' => ', ',
@@ -151,7 +153,7 @@ final class SaidInFull
         $oil = fn (string $as): string => "(?<{$as}>(?:".self::NAME.'\s+)?'.self::NAME.')';
         $apart = '\s*(?:,|;|\+|&|\/|\band\b)\s*';
         $said = [
-            "\\bhalf\\s+(?:of\\s+)?{$oil('one')}{$apart}(?:the\\s+other\\s+)?half\\s+(?:of\\s+)?{$oil('other')}",
+            "\\bhalf\\s+(?:of\\s+)?{$oil('one')}(?:{$apart}|\\s+(?=half\\b))(?:the\\s+other\\s+)?half\\s+(?:of\\s+)?{$oil('other')}",
             "(?<much>\\d{1,2})\\s*%\\s*(?:of\\s+)?{$oil('one')}(?:{$apart}|\\s+)(?<less>\\d{1,2})\\s*%\\s*(?:of\\s+)?{$oil('other')}",
             "\\b{$oil('one')}\\s*(?:\\+|&|\\band\\b)\\s*{$oil('other')}\\s+(?<much>\\d{1,2})\\s*[:\\/]\\s*(?<less>\\d{1,2})(?![\\d:])",
         ];
