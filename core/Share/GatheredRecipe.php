@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+use Kettle\Material\Lying;
+
+/** What has been read of a recipe so far, line by line, and what was made of every line. */
+final class GatheredRecipe
+{
+    /** As HerbLine tells of it. */
+    private const STATE_GUESSED = '/^whether it is dried is not said/u';
+
+    /** @var list<array{line: string, as: string, says: string, guess: bool}> */
+    public array $lines = [];
+
+    /** @var list<array<string, string>> */
+    public array $herbs = [];
+
+    /** @var list<array{id: string, name: string, ml: ?float, typed: string}> */
+    public array $oils = [];
+
+    /** @var array<string, float> parts of each oil by its name, where amounts are told in parts */
+    public array $oilParts = [];
+
+    /** @var array<string, string> how full of herb the jar is, how it lies there and how far it is covered */
+    public array $byJar = [];
+
+    /** @var array<string, string> the jar, where it is said */
+    public array $jar = [];
+
+    public ?string $purpose = null;
+
+    /** @var array{string, string}|null the state that what is done with them gives the herbs, and the line that says so */
+    public ?array $done = null;
+
+    public function say(string $line, string $as, string $says, bool $guess): void
+    {
+        $this->lines[] = ['line' => $line, 'as' => $as, 'says' => $says, 'guess' => $guess];
+    }
+
+    /** @param  array{id: string, name: string}  $oil of which it is not said how much */
+    public function unmeasured(array $oil): void
+    {
+        $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
+    }
+
+    /** @param  array{array<string, string>|null, string, list<string>}  $read as HerbLine has it */
+    public function herb(string $line, array $read): void
+    {
+        [$herb, $name, $guesses] = $read;
+        if ($herb === null) {
+            $this->say($line, 'unread', 'Nothing was made of it.', false);
+
+            return;
+        }
+        $done = $this->done;
+        if ($done !== null && preg_grep(self::STATE_GUESSED, $guesses) !== []) {
+            // What is picked is fresh, and what is left to wilt wilted, whatever is guessed of others.
+            $herb['state'] = $done[0];
+            $told = sprintf('%s, by “%s”', ...$done);
+            $guesses = array_map(fn (string $guess) => preg_match(self::STATE_GUESSED, $guess) === 1 ? $told : $guess, $guesses);
+        }
+        $this->put($herb);
+        $lies = Lying::in($herb['amount'] ?? '')[1]?->value;
+        $this->say(
+            $line,
+            'herb',
+            ucfirst(implode(', ', array_filter([$name, $herb['state'], $lies]))).self::guessed($guesses),
+            $guesses !== [],
+        );
+    }
+
+    /**
+     * "Fill a jar with calendula", and then how much of it: the same once.
+     *
+     * @param  array<string, string>  $herb
+     */
+    public function put(array $herb): void
+    {
+        $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
+        $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
+    }
+
+    /** @param  list<string>  $guesses */
+    public static function guessed(array $guesses): string
+    {
+        return '.'.($guesses === [] ? '' : ' '.ucfirst(implode('; ', $guesses)).'.');
+    }
+}
