@@ -21,16 +21,6 @@ final readonly class LotLines
 {
     public const MOST = 60;
 
-    private const SIZE = '\d[\d.]*\s*(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|'.UnitWords::OUNCES.')';
-
-    /** "tins" and what else a product is filled into, and what each of them holds. */
-    private const TINS =
-        '/^(\d{1,5})\s*(?:x\s*)?(?:('.
-        self::SIZE.
-        ')\s+(?:tins?|pots?|tubes?)|(?:tins?|pots?|tubes?)(?:\s+of)?\s+('.
-        self::SIZE.
-        '))$/iu';
-
     /** A day that could not be read, and how large each of several is. */
     private const NO_PLACE =
         '/\beach$|^(?:\d+|half\s+an?|an?)\s+(?:\p{L}+\s+)?'.
@@ -46,6 +36,8 @@ final readonly class LotLines
 
     private LotPieces $pieces;
 
+    private LotVessels $vessels;
+
     private LotMaterial $material;
 
     private OfEach $ofEach;
@@ -59,6 +51,7 @@ final readonly class LotLines
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->days = new SaidDay($kitchen->today());
         $this->pieces = new LotPieces($this->words);
+        $this->vessels = new LotVessels($this->words, $this->kitchen);
         $this->material = new LotMaterial($cupboard, $this->words);
         $this->ofEach = new OfEach($cupboard);
         $this->twice = new AmountTwice($this->words);
@@ -264,16 +257,7 @@ final readonly class LotLines
      */
     private function thing(string $piece, bool $first, \Closure $put): bool
     {
-        if ($this->vessels($piece, $put)) {
-            return true;
-        }
-        if (preg_match(self::TINS, Counts::inFigures($piece), $m) === 1) {
-            // The ounces of a tin are of what it holds, and what that is stays a volume.
-            $size = preg_replace('/(?<=\d)\s*'.UnitWords::OUNCES.'$/iu', ' fl oz', $m[2] ?? '' ?: $m[3] ?? '') ?? '';
-            $put('kind', 'tin', $piece);
-            $put('amount', $m[1], $m[1]);
-            $put('material', $size, $size);
-
+        if ($this->vessels->in($piece, $put)) {
             return true;
         }
         // "Lavender 10 mL essential oil" is so much of it.
@@ -340,41 +324,6 @@ final readonly class LotLines
     private static function withoutNoughts(string $typed): string
     {
         return preg_replace('/(?<=\d\d\.\d)00(?=\D)|(?<=\d\d)\.000(?=\D)/', '', $typed) ?? $typed;
-    }
-
-    /**
-     * So many jars or bottles of one size.
-     *
-     * @param  \Closure(string, string, string, bool=): void  $put
-     */
-    private function vessels(string $piece, \Closure $put): bool
-    {
-        // Of "100 mL bottle" how many there are is not said.
-        $counted = preg_match('/^'.self::SIZE.'\s/iu', $piece) === 1 ? '0 '.$piece : $piece;
-        $pattern = '/^(\d{1,5})\s*(?:x\s*)?(.*?)\b(jar|bottle)s?\b\s*(?:of\s+)?(.*)$/iu';
-        if (preg_match($pattern, Counts::inFigures($counted), $m) !== 1) {
-            return false;
-        }
-        $kind = mb_strtolower($m[3]);
-        $bare = preg_replace(
-            '/\b(?:amber|dark|brown|blue|clear|clean|new|empty|glass|dropper|pump|mason|lidded)\b/iu',
-            ' ',
-            "{$m[2]} {$m[4]}",
-        );
-        $size = trim(preg_replace('/\s+/u', ' ', $bare ?? '') ?? '');
-        $ml = $this->words->reading($size);
-        $called = $ml !== null && $ml->kind === Kind::Volume && $kind === 'bottle' ? round($ml->value).' mL bottle' : "{$size} {$kind}";
-        $jar = array_filter($this->kitchen->jarsBySize(), fn ($jar) => mb_strtolower($jar->called) === mb_strtolower($called));
-        // What is in them is another thing: "3 jars of honey".
-        $named = trim($m[4]) === '' && preg_match('/^\p{L}/u', $size) === 1;
-        if ($size === '' || ($jar === [] && ! $named && $ml === null && $this->words->reading("1 {$size}") === null)) {
-            return false;
-        }
-        $put('kind', $kind, $piece);
-        $put('material', $jar === [] ? $called : array_values($jar)[0]->called, $size);
-        $m[1] === '0' || $put('amount', $m[1], $m[1]);
-
-        return true;
     }
 
     /**

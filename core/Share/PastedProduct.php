@@ -55,26 +55,8 @@ final class PastedProduct
     /** "Pour into 2 oz tins" is of what it is put in. */
     private const POURED_INTO = '/^(?:pour|fill|spoon|scoop|decant|put)\b[^,;]*\b(?:jar|bottle|tin|tube|pot|mould|mold|container)s?\W*$/iu';
 
-    /** What is told in parts comes to so much, g. */
-    private const WHOLE_G = 100;
-
-    private const PARTS = ' parts';
-
-    /** "20 % beeswax", "shea butter: 25 %". */
-    private const SHARE_BEFORE = '/^(\d{1,3}(?:[.,]\d+)?)\s*%\s*(?:of\s+)?(\p{L}.*)$/iu';
-
-    private const SHARE_BEHIND = '/^(\p{L}.*?)[\s:,–-]+(\d{1,3}(?:[.,]\d+)?)\s*%\s*\.?\s*$/iu';
-
-    /** Shares that come to less beside what is measured are shares of something that is not said. */
-    private const LEAST_OF_WHOLE = 50.0;
-
     /** What is scented is scented with so many per cent at the most: common practice, no source. */
     private const MOST_OF_SCENT = 5.0;
-
-    /** "Makes 250 g", "a batch of 250 g", "250 g in all". */
-    private const COMES_TO =
-        '/\b(?:makes?|yields?|total(?:ling)?|batch(?:\s+size)?|for)\b:?\s*(?:of\s+|about\s+)?(\d{2,4})\s*g\b(?!\s+of\b)|'.
-        '\b(\d{2,4})\s*g\s+(?:batch|in\s+(?:all|total)|total)\b/iu';
 
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
@@ -91,6 +73,8 @@ final class PastedProduct
 
     private readonly RecipeText $text;
 
+    private readonly ProductShares $told;
+
     private readonly OilLine $oilLine;
 
     public function __construct(private readonly Cupboard $cupboard, Kitchen $kitchen)
@@ -98,6 +82,7 @@ final class PastedProduct
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->recipe = new RecipeLines($cupboard, $this->words);
         $this->text = new RecipeText($cupboard, $this->words, $this->recipe);
+        $this->told = new ProductShares($this->words, $this->recipe);
         $this->oilLine = new OilLine($cupboard);
     }
 
@@ -122,7 +107,7 @@ final class PastedProduct
             $this->say($name, 'name', '', false);
             $name = RecipeLines::titleOf($name);
         }
-        $this->shares = $this->sharesOfAll($lines);
+        $this->shares = $this->told->ofAll($lines);
         foreach (array_slice($lines, 0, self::MOST_LINES) as $line) {
             $this->line(mb_substr($line, 0, self::LONGEST));
         }
@@ -133,7 +118,7 @@ final class PastedProduct
             throw RecipeException::nothingForProduct();
         }
         $product = $this->product($name.' '.$text);
-        $weighed = $this->weighed($text);
+        [$this->parts, $weighed] = $this->told->weighed($this->parts, $this->shares, $text);
         $notes = $weighed === null ? [] : [$weighed];
         $notes = $product === null ? [...$notes, 'What it is was not said: taken for a salve. Change the word where it is not.'] : $notes;
 
@@ -164,70 +149,6 @@ final class PastedProduct
         return $measured === [] ? [[], $text] : [array_values(array_map(trim(...), $rules)), implode("\n", $others)];
     }
 
-    /**
-     * What all the shares in per cent come to; null where there are none, or where so few are beside what is measured that they
-     * are shares of something else.
-     *
-     * @param  list<string>  $lines
-     */
-    private function sharesOfAll(array $lines): ?float
-    {
-        $shares = array_filter(array_map(fn (string $line) => self::share($line)[0] ?? null, $lines));
-        if ($shares === []) {
-            return null;
-        }
-        $measured = array_filter(
-            $lines,
-            fn (string $line) => self::share($line) === null &&
-                ($this->words->parts($line) !== null ||
-                    in_array($this->words->amount($this->recipe->amountFirst($line))[0]?->kind, [Kind::Mass, Kind::Volume], true)),
-        );
-        $all = array_sum($shares);
-
-        return $measured !== [] && $all < self::LEAST_OF_WHOLE ? null : $all;
-    }
-
-    /** @return array{float, string}|null so many per cent, and of what */
-    private static function share(string $line): ?array
-    {
-        $line = trim($line);
-        if (preg_match(self::SHARE_BEFORE, $line, $m) === 1) {
-            return [(float) str_replace(',', '.', $m[1]), $m[2]];
-        }
-
-        return preg_match(self::SHARE_BEHIND, $line, $m) === 1 ? [(float) str_replace(',', '.', $m[2]), $m[1]] : null;
-    }
-
-    /** What is told in parts is weighed, so much in all; what was made of it, in words, or null where nothing is in parts. */
-    private function weighed(string $text): ?string
-    {
-        $comesTo = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[2] ?? $m[1]) : 0;
-        $whole = $comesTo ?: self::WHOLE_G;
-        $many = fn (mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
-        // A share of what was not understood stays its share.
-        $all = $this->shares ?? array_sum(array_map($many, array_column(array_merge([], ...array_values($this->parts)), 'amount')));
-        foreach ($all > 0.0 ? $this->parts : [] as $field => $each) {
-            foreach ($each as $at => $part) {
-                $parts = $many($part['amount'] ?? null);
-                $parts > 0.0 && ($this->parts[$field][$at]['amount'] = sprintf('%s g', round(($parts / $all) * $whole, 1)));
-            }
-        }
-
-        return match (true) {
-            $all <= 0.0 => null,
-            $this->shares !== null && abs($this->shares - 100.0) > 0.5 => sprintf(
-                'The shares come to %s %%, and not to 100: they are taken as parts by weight, %d g of them in all.',
-                round($this->shares, 1),
-                $whole,
-            ),
-            default => sprintf(
-                '%s are taken by weight, %d g of them in all: change the amounts for more or less.',
-                $this->shares === null ? 'Parts' : 'Shares',
-                $whole,
-            ),
-        };
-    }
-
     private function product(string $text): ?string
     {
         foreach (self::PRODUCTS as $id => $pattern) {
@@ -241,7 +162,7 @@ final class PastedProduct
 
     private function isPart(string $line): bool
     {
-        return self::share($line) !== null || $this->words->amount($line)[0] !== null || preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1;
+        return ProductShares::of($line) !== null || $this->words->amount($line)[0] !== null || preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1;
     }
 
     private function line(string $line): void
@@ -249,7 +170,7 @@ final class PastedProduct
         if ($this->recipe->isHeading($line)) {
             return;
         }
-        if (preg_match('/\p{L}/u', preg_replace(self::COMES_TO, '', $line) ?? $line) !== 1) {
+        if (preg_match('/\p{L}/u', preg_replace(ProductShares::COMES_TO, '', $line) ?? $line) !== 1) {
             $this->say($line, 'step', '', false);
 
             return;
@@ -268,7 +189,7 @@ final class PastedProduct
         if ($amount?->kind === Kind::Volume && $aside?->kind === Kind::Mass && preg_match(OilLine::METRIC, $aside->typed) === 1) {
             $typed = $aside->typed;
         }
-        $share = self::share($written);
+        $share = ProductShares::of($written);
         $parts = $share ?? ($amount === null ? $this->words->parts($line) : null);
         if ($share !== null && $this->shares === null) {
             $this->say($written, 'unread', 'Of how much it is a share is not said: write its weight. It is left out.', false);
@@ -276,7 +197,7 @@ final class PastedProduct
             return;
         }
         if ($parts !== null) {
-            [$typed, $rest] = [$parts[0].self::PARTS, $parts[1]];
+            [$typed, $rest] = [$parts[0].ProductShares::PARTS, $parts[1]];
         } elseif ($amount === null || $amount->kind === Kind::Time) {
             // "A few drops of lavender", "honey, to taste": something goes in, and how much is not said.
             $isAmount =
@@ -323,7 +244,7 @@ final class PastedProduct
     {
         $byDrops = preg_match('/^\s*([\d.]+)\s*drops?$/i', $typed, $drops) === 1;
         $isEssential = preg_match('/\b(essential|eo)\b/i', $plain) === 1;
-        $share = str_ends_with($typed, self::PARTS) && $this->shares !== null ? (100 * (float) $typed) / $this->shares : null;
+        $share = str_ends_with($typed, ProductShares::PARTS) && $this->shares !== null ? (100 * (float) $typed) / $this->shares : null;
         $isSmall = $share !== null && $share <= self::MOST_OF_SCENT;
         if (! $byDrops && ! $isEssential && ! $isSmall) {
             return false;
