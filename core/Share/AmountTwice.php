@@ -55,7 +55,7 @@ final readonly class AmountTwice
         // Ounces beside millilitres are of what it holds.
         $ounces = OilLine::isPoured($metric) ? 'fl oz' : 'oz';
         $other = preg_replace('/(?<!fl )(?<!fl\. )oz$/iu', $ounces, self::firstOf($m, 'other', 'then', 'within'));
-        [$one, $two] = [$this->words->reading($metric), $this->words->reading($other ?? '')];
+        [$one, $two] = [$this->words->amounts->reading($metric), $this->words->amounts->reading($other ?? '')];
         $isSame = $one !== null && $two !== null && $one->kind === $two->kind && abs($one->value / $two->value - 1) < self::SAME;
 
         return $isSame ? $metric : $m[0];

@@ -67,7 +67,7 @@ final readonly class InfusingTime
                 preg_match_all(self::TIME, Figures::inSentence(" {$sentence} "), $all, PREG_SET_ORDER);
                 foreach ($all as [, $before, $said]) {
                     $said = self::inWeeks($said);
-                    $time = preg_match(self::NO_SPAN, $before) === 1 ? null : $words->reading($said);
+                    $time = preg_match(self::NO_SPAN, $before) === 1 ? null : $words->amounts->reading($said);
                     $sure = $time === null || $time->kind !== Kind::Time ? 0 : self::sure($sentence, $time->value, $words);
                     if ($time !== null && $sure > $best) {
                         [$best, $hours, $typed, $at] = [$sure, $time->value, $said, $line];

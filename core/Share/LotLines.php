@@ -128,7 +128,7 @@ final readonly class LotLines
             if ($this->partLeft($piece, $lot, $put)) {
                 continue;
             }
-            if (! isset($lot['amount']) && array_key_first($this->words->asked($piece)) === $piece) {
+            if (! isset($lot['amount']) && array_key_first($this->words->amounts->asked($piece)) === $piece) {
                 $put('amount', self::withoutNoughts($piece), $piece, true);
 
                 continue;
@@ -233,7 +233,7 @@ final readonly class LotLines
         }
         // The amount alone, after the name: "calendula, 260 g".
         if (isset($lot['kind']) && ! isset($lot['amount'])) {
-            [$amount, $typed, $after] = $this->words->amount($piece);
+            [$amount, $typed, $after] = $this->words->amounts->amount($piece);
             if ($amount !== null && $after === '') {
                 $put('amount', $typed, $piece);
 
@@ -263,17 +263,17 @@ final readonly class LotLines
         // "Lavender 10 mL essential oil" is so much of it.
         $piece = MadeOf::inOne($piece);
         $whole = $piece;
-        [$amount, $typed, $rest] = $this->words->amount($piece);
+        [$amount, $typed, $rest] = $this->words->amounts->amount($piece);
         $rest = $amount === null ? $piece : $rest;
         $piece = trim(preg_replace('/\s+/u', ' ', preg_replace('/\b(?:dried|dry|wilted|fresh)$/iu', '', $piece) ?? $piece) ?? $piece);
         if (
             $amount === null &&
             preg_match('/^(.*\p{L})\s+(\d[\d.,\/½¼¾]*(?:\s*(?:-|to)\s*\d[\d.,]*)?\s*\p{L}+(?:\s\p{L}{1,3})?)$/u', $piece, $m) === 1
         ) {
-            $behind = $this->words->reading(trim($m[2]));
+            $behind = $this->words->amounts->reading(trim($m[2]));
             [$amount, $typed, $rest] = $behind === null ? [$amount, $typed, $rest] : [$behind, trim($m[2]), $m[1]];
         }
-        $asked = $amount === null ? array_key_first($this->words->asked($piece)) : null;
+        $asked = $amount === null ? array_key_first($this->words->amounts->asked($piece)) : null;
         if ($asked !== null) {
             // "1,500 g" is two amounts: Stores asks which, and what it is of is known.
             $put('amount', self::withoutNoughts($asked), $asked, true);
@@ -338,7 +338,7 @@ final readonly class LotLines
         if (preg_match('/^(?:about\s+|nearly\s+)?(.+?)[\s-]+(left|full|gone|used|empty)$/iu', $piece, $m) !== 1) {
             return false;
         }
-        $those = $this->words->reading($m[1]);
+        $those = $this->words->amounts->reading($m[1]);
         if ($those !== null && in_array($those->kind, [Kind::Mass, Kind::Volume], true) && mb_strtolower($m[2]) === 'left') {
             isset($lot['amount']) && $put('note', $lot['amount'], $lot['amount'], true);
             $put('amount', $m[1], $piece);
@@ -351,7 +351,7 @@ final readonly class LotLines
         } catch (AmountException) {
             $share = null;
         }
-        $held = $share === null || $share <= 0 || $share >= 1 ? null : $this->words->reading($lot['amount'] ?? '');
+        $held = $share === null || $share <= 0 || $share >= 1 ? null : $this->words->amounts->reading($lot['amount'] ?? '');
         if ($held === null || ! in_array($held->kind, [Kind::Mass, Kind::Volume], true)) {
             $put('note', $piece, $piece, true);
 
@@ -365,7 +365,7 @@ final readonly class LotLines
 
     private function isCounted(string $piece): bool
     {
-        return $this->words->count($piece) !== null && (new Counts($this->cupboard->tables()))->isCounted($piece);
+        return $this->words->amounts->count($piece) !== null && (new Counts($this->cupboard->tables()))->isCounted($piece);
     }
 
     private function formNamed(string $low): ?string

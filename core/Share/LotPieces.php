@@ -136,14 +136,14 @@ final readonly class LotPieces
             return $pieces;
         }
         foreach ($pieces as $at => $piece) {
-            if (preg_match('/^(.+?)\s+each$/iu', $piece, $each) === 1 && $this->words->reading($each[1]) !== null) {
+            if (preg_match('/^(.+?)\s+each$/iu', $piece, $each) === 1 && $this->words->amounts->reading($each[1]) !== null) {
                 unset($pieces[$at]);
                 $pieces[0] = "{$m[1]} x {$each[1]} {$m[3]}";
 
                 return array_values($pieces);
             }
         }
-        [$amount, , $rest] = $this->words->amount($m[3]);
+        [$amount, , $rest] = $this->words->amounts->amount($m[3]);
         if ($amount !== null && $rest !== '') {
             $pieces[0] = "{$m[1]} x {$m[3]}";
         } elseif ($amount === null) {

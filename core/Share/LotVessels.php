@@ -53,12 +53,12 @@ final readonly class LotVessels
             "{$m[2]} {$m[4]}",
         );
         $size = trim(preg_replace('/\s+/u', ' ', $bare ?? '') ?? '');
-        $ml = $this->words->reading($size);
+        $ml = $this->words->amounts->reading($size);
         $called = $ml !== null && $ml->kind === Kind::Volume && $kind === 'bottle' ? round($ml->value).' mL bottle' : "{$size} {$kind}";
         $jar = array_filter($this->kitchen->jarsBySize(), fn ($jar) => mb_strtolower($jar->called) === mb_strtolower($called));
         // What is in them is another thing: "3 jars of honey".
         $named = trim($m[4]) === '' && preg_match('/^\p{L}/u', $size) === 1;
-        if ($size === '' || ($jar === [] && ! $named && $ml === null && $this->words->reading("1 {$size}") === null)) {
+        if ($size === '' || ($jar === [] && ! $named && $ml === null && $this->words->amounts->reading("1 {$size}") === null)) {
             return false;
         }
         $put('kind', $kind, $piece);

@@ -73,7 +73,7 @@ final readonly class OilsPoured
     /** @param  array{oil: array<string, string>, typed: string}  $said */
     private function ml(array $said): ?float
     {
-        $amount = $this->words->reading($said['typed']);
+        $amount = $this->words->amounts->reading($said['typed']);
         $oil = ['id' => $said['oil']['id'] ?? '', 'name' => $said['oil']['name'] ?? ''];
 
         return $amount === null || $amount->kind === Kind::Time

@@ -144,7 +144,10 @@ final class PastedProduct
         $lines = preg_split('/\R/u', $text) ?: [];
         $rules = array_filter($lines, fn (string $line) => preg_match(RecipeText::PER, $line) === 1);
         $others = array_diff($lines, $rules);
-        $measured = array_filter($others, fn (string $line) => $this->words->amount($this->recipe->amountFirst(trim($line)))[0] !== null);
+        $measured = array_filter(
+            $others,
+            fn (string $line) => $this->words->amounts->amount($this->recipe->amountFirst(trim($line)))[0] !== null,
+        );
 
         return $measured === [] ? [[], $text] : [array_values(array_map(trim(...), $rules)), implode("\n", $others)];
     }
@@ -162,7 +165,9 @@ final class PastedProduct
 
     private function isPart(string $line): bool
     {
-        return ProductShares::of($line) !== null || $this->words->amount($line)[0] !== null || preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1;
+        return ProductShares::of($line) !== null ||
+            $this->words->amounts->amount($line)[0] !== null ||
+            preg_match('/^[\d½¼¾⅓⅔]/u', $line) === 1;
     }
 
     private function line(string $line): void
@@ -184,13 +189,13 @@ final class PastedProduct
                 $line,
             ) ?? $line;
         $line = $this->recipe->amountFirst($line);
-        [$amount, $typed, $rest, $aside] = $this->words->amount($line);
+        [$amount, $typed, $rest, $aside] = $this->words->amounts->amount($line);
         // What was weighed is surer than what was filled.
         if ($amount?->kind === Kind::Volume && $aside?->kind === Kind::Mass && preg_match(OilLine::METRIC, $aside->typed) === 1) {
             $typed = $aside->typed;
         }
         $share = ProductShares::of($written);
-        $parts = $share ?? ($amount === null ? $this->words->parts($line) : null);
+        $parts = $share ?? ($amount === null ? $this->words->amounts->parts($line) : null);
         if ($share !== null && $this->shares === null) {
             $this->say($written, 'unread', 'Of how much it is a share is not said: write its weight. It is left out.', false);
 
@@ -213,7 +218,7 @@ final class PastedProduct
                         ')\W*$/iu',
                     $written,
                 ) === 1;
-            $asked = $this->words->asked($written);
+            $asked = $this->words->amounts->asked($written);
             $isThing = ! $isAmount && $this->recipe->isThing($written);
             $this->say(
                 $written,

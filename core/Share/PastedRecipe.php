@@ -147,7 +147,7 @@ final class PastedRecipe
             return;
         }
         $line = $this->recipe->amountFirst($line);
-        [$amount, $typed, $rest, $aside] = $this->words->amount($line);
+        [$amount, $typed, $rest, $aside] = $this->words->amounts->amount($line);
         if ($amount === null && $this->takeAsked($line)) {
             return;
         }
@@ -193,13 +193,13 @@ final class PastedRecipe
         if ($this->jar->filled($line, $this->got, $this->herbOf(...)) || $this->jar->named($line, $this->got)) {
             return;
         }
-        $parts = $this->words->parts($line);
+        $parts = $this->words->amounts->parts($line);
         if ($parts !== null) {
             $this->takeParts($line, ...$parts);
 
             return;
         }
-        $count = $this->words->count($line);
+        $count = $this->words->amounts->count($line);
         if ($count !== null && $this->recipe->isOfCounted($count[2])) {
             $this->got->herb($line, $this->herbLine->counted($count[0], $count[1], $count[2], $this->got->purpose === 'kitchen'));
 
@@ -261,7 +261,7 @@ final class PastedRecipe
     /** "1,500 g calendula", which may be one and a half: the herb or the oil with no amount, and what is asked of it. */
     private function takeAsked(string $line): bool
     {
-        $asked = $this->words->asked($line);
+        $asked = $this->words->amounts->asked($line);
         $typed = (string) array_key_first($asked);
         if ($typed === '' || ! str_starts_with($line, $typed)) {
             return false;

@@ -44,8 +44,8 @@ final readonly class ProductShares
         $measured = array_filter(
             $lines,
             fn (string $line) => self::of($line) === null &&
-                ($this->words->parts($line) !== null ||
-                    in_array($this->words->amount($this->recipe->amountFirst($line))[0]?->kind, [Kind::Mass, Kind::Volume], true)),
+                ($this->words->amounts->parts($line) !== null ||
+                    in_array($this->words->amounts->amount($this->recipe->amountFirst($line))[0]?->kind, [Kind::Mass, Kind::Volume], true)),
         );
         $all = array_sum($shares);
 

@@ -71,12 +71,12 @@ final readonly class RecipeLines
             '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
             '(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b)/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
-        [$amount, , $of] = $bare === $line ? [null, '', ''] : $this->words->amount($bare);
+        [$amount, , $of] = $bare === $line ? [null, '', ''] : $this->words->amounts->amount($bare);
         // "Take a quart jar" is no ingredient.
         if ($amount !== null && preg_match('/^(?:\S+\s+)?(?:jars?|bottles?|pans?|bowls?)\b/iu', $of) !== 1) {
             return $bare;
         }
-        $counted = $bare === $line || $amount !== null ? null : $this->words->count($bare);
+        $counted = $bare === $line || $amount !== null ? null : $this->words->amounts->count($bare);
         if ($counted !== null && $this->isOfCounted($counted[2])) {
             return $bare;
         }
@@ -124,7 +124,7 @@ final readonly class RecipeLines
         if (preg_match('/\s+or\s+/iu', $line) !== 1) {
             return $line;
         }
-        [$amount, , $rest] = $this->words->amount($line);
+        [$amount, , $rest] = $this->words->amounts->amount($line);
         $things = preg_split('/,?\s+or\s+/iu', $amount === null ? '' : $rest) ?: [];
         if (count($things) !== 2) {
             return $line;
@@ -144,7 +144,7 @@ final readonly class RecipeLines
         $ofIt =
             '(?:flowers?|flower\s+heads?|heads?|buds?|blossoms?|petals?|lea(?:f|ves)|herb|tops|roots?|seeds?|berr(?:y|ies)|bark|needles?|resin)';
         $apart = '/^(\p{L}[\p{L}\s\'’-]*?)\s*[:–—-]\s*([\d½¼¾⅓⅔].*?)\s+((?:'.self::STATES."|whole|chopped)\\s+)?({$ofIt})$/iu";
-        if (preg_match($apart, $line, $m) === 1 && $this->words->reading($m[2]) !== null && $this->words->namesHerb($m[1])) {
+        if (preg_match($apart, $line, $m) === 1 && $this->words->amounts->reading($m[2]) !== null && $this->words->namesHerb($m[1])) {
             return "{$m[2]} {$m[3]}{$m[1]} {$m[4]}";
         }
         // "Dandelion flowers, enough to fill a jar (about 2 cups)": what is in the brackets is how much.
@@ -158,12 +158,12 @@ final readonly class RecipeLines
         ) {
             return $line;
         }
-        [$read, , $rest] = $this->words->amount($m[2]);
-        $counted = $read === null ? $this->words->count($m[2]) : null;
+        [$read, , $rest] = $this->words->amounts->amount($m[2]);
+        $counted = $read === null ? $this->words->amounts->count($m[2]) : null;
         $is =
             $counted === null
                 ? ($read === null
-                    ? isset($this->words->asked($m[2])[$m[2]])
+                    ? isset($this->words->amounts->asked($m[2])[$m[2]])
                     : $read->kind !== Kind::Time && $rest === '')
                 : $this->isCounted($counted[2]);
 
@@ -258,7 +258,7 @@ final readonly class RecipeLines
 
         return ! $this->isHeading($line) &&
             $this->isName($line) &&
-            ($this->words->count($line) === null || $this->isOneOil($line) || preg_match(self::OF_SO_MANY, $line) === 1) &&
+            ($this->words->amounts->count($line) === null || $this->isOneOil($line) || preg_match(self::OF_SO_MANY, $line) === 1) &&
             // "Comfrey flower oil" is no flower that is counted.
             (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm)$/iu', $line) === 1);
     }
@@ -279,8 +279,8 @@ final readonly class RecipeLines
     private function isOneOil(string $line): bool
     {
         return preg_match('/^an?\s.*\boil\b/iu', $line) === 1 &&
-            $this->words->parts($line) === null &&
-            $this->words->amount($line)[0] === null;
+            $this->words->amounts->parts($line) === null &&
+            $this->words->amounts->amount($line)[0] === null;
     }
 
     /** Whether what stands behind a number is a plant that is counted, and not a step or an oil. */

@@ -118,7 +118,7 @@ final readonly class RecipeText
      */
     private function of(string $line): array
     {
-        [$amount, , $rest] = $this->words->amount($line);
+        [$amount, , $rest] = $this->words->amounts->amount($line);
         if ($amount === null || $amount->kind === Kind::Time) {
             return [$line];
         }
@@ -236,7 +236,7 @@ final readonly class RecipeText
         return preg_replace_callback(
             $halves,
             function (array $m): string {
-                $amount = $this->words->reading(trim($m[2]));
+                $amount = $this->words->amounts->reading(trim($m[2]));
                 $half = $amount === null ? 0.0 : round($amount->value / 2, 1);
 
                 return match ($amount?->kind) {

@@ -113,7 +113,7 @@ final class SaidHerbs
         if ($typed === '' || preg_match('/^(?:(?:carrier\s+|base\s+)?oils?)?$/iu', trim($rest)) !== 1) {
             return false;
         }
-        $kind = SaidPieces::isWarmth($typed) ? null : $this->words->reading($typed)?->kind;
+        $kind = SaidPieces::isWarmth($typed) ? null : $this->words->amounts->reading($typed)?->kind;
         $last = count($this->herbs) - 1;
         $ofOil = $this->ofOil || trim($rest) !== '';
         if ($kind === Kind::Mass && ! $ofOil && $last >= 0 && ! isset($this->herbs[$last]['amount'])) {

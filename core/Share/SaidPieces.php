@@ -76,7 +76,7 @@ final readonly class SaidPieces
      */
     public function measured(string $piece): array
     {
-        [$read, $typed, $rest] = $this->words->amount(trim($piece));
+        [$read, $typed, $rest] = $this->words->amounts->amount(trim($piece));
         if ($read !== null) {
             return [$typed, $rest, false];
         }
@@ -84,7 +84,7 @@ final readonly class SaidPieces
         $isOne =
             ! self::isWarmth($piece) &&
             preg_match($behind, trim($piece), $m) === 1 &&
-            in_array($this->words->reading($m[2])?->kind, [Kind::Mass, Kind::Volume], true);
+            in_array($this->words->amounts->reading($m[2])?->kind, [Kind::Mass, Kind::Volume], true);
 
         return $isOne ? [$m[2], $m[1], true] : ['', trim($piece), false];
     }
@@ -104,7 +104,7 @@ final readonly class SaidPieces
     /** @return array{string, string}|null "8 cloves" and what they are of; null where nothing is counted */
     public function counted(string $piece): ?array
     {
-        $count = $this->words->count($piece);
+        $count = $this->words->amounts->count($piece);
         $known = $this->words->knownHerb($piece);
         $herb = $known === null ? null : $this->cupboard->herbOrNull($known['id']);
         $each = $count === null ? null : $this->counts->of($count[2], $herb, null, true);

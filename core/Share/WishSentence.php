@@ -75,7 +75,7 @@ final class WishSentence
         $text = SaidAmount::plainJars(
             (new AmountTwice($this->words))->once(Names::withoutPoints(UnitWords::plain(rtrim(Figures::ascii($text), ". \t\n")))),
         );
-        $asked = $this->words->asked($text);
+        $asked = $this->words->amounts->asked($text);
         $text = str_replace(array_keys($asked), ' ', $text);
         $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
         $this->asides = [];

@@ -85,7 +85,7 @@ it('takes an oil that it does not know for no other', function () {
 });
 
 it('finds the amount a line begins with', function (string $line, ?string $typed, string $rest) {
-    [$amount, $found, $after] = words()->amount($line);
+    [$amount, $found, $after] = words()->amounts->amount($line);
     expect($amount === null ? null : $found)
         ->toBe($typed)
         ->and($after)
@@ -104,7 +104,7 @@ it('finds the amount a line begins with', function (string $line, ?string $typed
 ]);
 
 it('finds the amount beside it in brackets', function (string $line, ?float $value, ?Kind $kind) {
-    $aside = words()->amount($line)[3];
+    $aside = words()->amounts->amount($line)[3];
     expect($aside?->value)->toEqualWithDelta($value, 0.01)->and($aside?->kind)->toBe($kind);
 })->with([
     ['1 cup (240 ml) olive oil', 240.0, Kind::Volume],
