@@ -67,6 +67,9 @@ final class UnitWords
         $endsNone = '\.(?=[ \t]*(?:(?-i:\p{Ll})|[(),;\n]|$))';
         $plainly = [
             '/(?<=[\d¼½¾⅓⅔])([ \t]*)'.self::FLUID_OUNCES.'\b/iu' => '$1fl oz',
+            // "50 c." are degrees.
+            '/(?<![\d.\/])(1[ \t]*)c\.(?=[ \t]+(?-i:\p{Ll}))/iu' => '$1cup',
+            '/(?<![\d.])((?:1?\d|\d\/\d|[¼½¾⅓⅔])[ \t]*)c\.(?=[ \t]+(?-i:\p{Ll}))/iu' => '$1cups',
             '/(?<=\d)[ \t]*wks?\b/iu' => ' weeks',
             '/(?<=\d)[ \t]*m(?:on)?ths?\b/iu' => ' months',
             "/(?<=[\\d¼½¾⅓⅔])({$unit}){$endsNone}/imu" => '$1',

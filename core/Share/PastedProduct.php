@@ -118,14 +118,17 @@ final class PastedProduct
             throw RecipeException::nothingForProduct();
         }
         $product = $this->product($name.' '.$text);
+        $for = ForWhom::ofProduct($name, $text);
         [$this->parts, $weighed] = $this->told->weighed($this->parts, $this->shares, $text);
         $notes = $weighed === null ? [] : [$weighed];
         $notes = $product === null ? [...$notes, 'What it is was not said: taken for a salve. Change the word where it is not.'] : $notes;
 
+        $notes = [...$notes, ...array_values($for)];
+
         return new ReadRecipe(
             mb_substr(rtrim($name, ' :'), 0, 80),
             '',
-            ['product' => $product ?? 'salve'] + $this->parts,
+            ['product' => $product ?? 'salve'] + ($for === [] ? [] : ['for' => array_keys($for)]) + $this->parts,
             $this->lines,
             $notes,
         );

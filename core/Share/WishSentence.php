@@ -32,7 +32,11 @@ final class WishSentence
         'nuts' => '(?:without|no)\s+(?:any\s+)?nuts?\b|nut[\s-]*free',
         'bee' => '(?:without|no)\s+(?:any\s+)?(?:bees?wax|honey|bee\s+products?|bees?)\b',
         'food' => '(?:of\s+)?food\s+only|only\s+food\b',
-        'child' => 'for\s+(?:a|the|my|our)?\s*(?:small\s+|young\s+)?(?:child(?:ren)?|toddlers?|kids?|bab(?:y|ies)|infants?)\b(?:[\'’]s\b)?',
+        'child' => '(?:for|on)\s+(?:(?:a|the|my|our|his|her)\s+)?'.
+            ForWhom::CHILD.
+            '|(?:for|on)\s+'.
+            ForWhom::BY_AGE.
+            '|\bbab(?:y|ies)(?=\s+(?:massage\s+|skin\s+)?oil\b)',
         'giving' => '(?:to|for)\s+giv(?:e|ing)(?:\s+away)?\b|as\s+(?:a\s+)?(?:gifts?|presents?)\b|(?:birthday\s+)?(?:gifts?|presents?)\b',
     ];
 
@@ -88,7 +92,7 @@ final class WishSentence
         $this->left->take('to\s+cover(?:\s+(?:it|them))?');
         $this->left->text = $this->inFull->of($this->left->text);
         $parts = $this->left->take(
-            '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?herbs?\s+to\s+\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
+            '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?(?:herbs?|flowers?|petals?|leaves|roots?)(?:\s+to\s+|\s*,\s*(?:and\s+)?|\s+and\s+)\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
                 '\d+(?:\.\d+)?\s+parts?\s+to\s+\d+(?:\.\d+)?\s+parts?',
         );
         $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio($parts[0] ?? null)];

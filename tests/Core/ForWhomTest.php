@@ -1,0 +1,66 @@
+<?php
+
+use Kettle\Share\ForWhom;
+use Kettle\Share\PastedProduct;
+use Tests\Core\Support;
+
+// Whom a text is for; common practice, no source. What a child may bear is another table's, with its source.
+
+it('plans a product for whom its name says it is', function (string $name, array $for) {
+    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read("{$name}\n100 g olive oil\n15 g beeswax");
+    expect($read->wish['for'] ?? [])->toBe($for);
+    foreach ($for as $id) {
+        expect(implode(' ', $read->notes))->toContain(ForWhom::ofProduct($name, '')[$id]);
+    }
+})->with([
+    ['Baby balm', ['child']],
+    ['Nappy salve', ['child']],
+    ['Kids’ chest rub', ['child']],
+    ['Newborn cradle balm', ['newborn']],
+    ['Stretch mark balm', ['pregnancy']],
+    ['Asthma rub', ['asthma']],
+    ['Babbling brook balm', []],
+    ['Hand salve', []],
+]);
+
+it('plans it so where a line says that it is good for them, and not where it says that it is not', function (string $line, array $for) {
+    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read("Rub\n100 g olive oil\n15 g beeswax\n{$line}");
+    expect($read->wish['for'] ?? [])->toBe($for);
+})->with([
+    ['It is gentle enough for babies.', ['child']],
+    ['Safe for small children.', ['child']],
+    ['Not suitable for children.', []],
+    ['It isn’t safe for babies.', []],
+    ['Keep away from children.', []],
+]);
+
+it('heeds a child in a sentence however it is called', function (string $text, array $heed) {
+    expect(Support::sentence($text)['wish']['heed'] ?? [])->toBe($heed);
+})->with([
+    ['chamomile in jojoba for my baby', ['child']],
+    ['arnica in olive for bruises on my toddler', ['child']],
+    ['chamomile in jojoba for my 3 year old', ['child']],
+    ['chamomile in jojoba for my two-year-old', ['child']],
+    ['calendula in almond for our little ones', ['child']],
+    ['calendula in almond, baby massage oil', ['child']],
+    ['chamomile in jojoba for the grandchildren', ['child']],
+    ['calendula in olive, on the shelf for 2 months', []],
+    ['calendula in olive for my 30 year old sister', []],
+]);
+
+it('reads how much there is of the herb and of the oil, whatever stands about it', function (string $text, array $wish) {
+    $read = Support::sentence($text)['wish'];
+    $figures = array_filter([
+        'herb' => $read['herbs'][0]['amount'] ?? null,
+        'oil' => $read['oil_amount'] ?? null,
+        'ratio' => $read['ratio'] ?? null,
+        'warmth' => $read['warmth'] ?? null,
+    ]);
+    expect($figures)->toBe($wish);
+})->with([
+    ['calendula oil: 1 part flowers, 4 parts oil', ['ratio' => '1:4 v/v']],
+    ['calendula (dried) 1 cup; olive oil 2 cups', ['herb' => '1 cup', 'oil' => '2 cups']],
+    ['50 g lavender, 250 ml oil - what jar?', ['herb' => '50 g', 'oil' => '250 ml']],
+    ['2 c. chickweed, wilted; 2 c. olive', ['herb' => '2 cups', 'oil' => '2 cups']],
+    ['1 c. calendula in 2 c. of olive at 50 c. for 4 hours', ['herb' => '1 cup', 'oil' => '2 cups', 'warmth' => '50 C']],
+]);
