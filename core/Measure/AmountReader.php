@@ -23,7 +23,8 @@ final readonly class AmountReader
 
     /** What is said of an amount that is not weighed to the gram, and leaves it the amount that it is. */
     private const SOME =
-        '\b(?:about|approx(?:imately)?|ca|circa|roughly|around|nearly|almost|(?:just|[a1]\s+(?:bit|little))\s+(?:over|under)|of|a\s+good)\b'.
+        '\b(?:about|approx(?:imately)?|ca|circa|roughly|around|nearly|almost|'.
+        '(?:just|[a1]\s+(?:bit|little))\s+(?:over|under)|of|a\s+good)\b'.
         '(?:\.(?=\s))?|\s(?:or\s+so|approx\.?)$';
 
     private const SIGNS = [

@@ -15,7 +15,8 @@ final class ForWhom
         'grandsons?|granddaughters?|little\s+ones?)\b(?:[\'’]s?\b)?';
 
     /** "A 3 year old", "my two-year-old"; from twelve on nobody calls one small. */
-    public const BY_AGE = '(?:an?|my|our|the)\s+(?:[1-9]|1[01]|one|two|three|four|five|six|seven|eight|nine|ten)[\s-](?:years?|months?)[\s-]olds?\b';
+    public const BY_AGE =
+        '(?:an?|my|our|the)\s+(?:[1-9]|1[01]|one|two|three|four|five|six|seven|eight|nine|ten)'.'[\s-](?:years?|months?)[\s-]olds?\b';
 
     /** As data/melt.json has them: in the name of a product, whose it is. */
     private const IN_NAME = [
@@ -33,7 +34,9 @@ final class ForWhom
     ];
 
     /** What stands before the people for whom something is good, and not before those for whom it is not. */
-    private const MEANT_FOR = '/(?<!not\s)(?<!n[’\']t\s)\b(?:made|meant|safe|gentle|suitable|good|mild)\s+(?:enough\s+)?for\s+(?:an?\s+|the\s+|my\s+|our\s+)?';
+    private const MEANT_FOR =
+        '/(?<!not\s)(?<!n[’\']t\s)\b(?:made|meant|safe|gentle|suitable|good|mild)\s+(?:enough\s+)?for\s+'.
+        '(?:an?\s+|the\s+|my\s+|our\s+)?';
 
     /**
      * @return array<string, string> ids of people as data/melt.json has them, and what is told of each

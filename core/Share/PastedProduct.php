@@ -101,8 +101,8 @@ final class PastedProduct
         $this->lines = $this->parts = [];
         [$rules, $text] = $this->rules($text);
         $lines = $this->text->split($text);
-        $name =
-            $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName(RecipeLines::titleOf($lines[0])) ? array_shift($lines) : '';
+        $isNamed = $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName(RecipeLines::titleOf($lines[0]));
+        $name = $isNamed ? (string) array_shift($lines) : '';
         if ($name !== '') {
             $this->say($name, 'name', '', false);
             $name = RecipeLines::titleOf($name);

@@ -24,7 +24,9 @@ final class PlantPart
     ];
 
     /** A part by any of its words. */
-    public const ANY = '(?:roots?|rhizomes?|leaf|leaves|needles?|tips?|flowers?|petals?|blossoms?|buds?|barks?|seeds?|berr(?:y|ies)|fruits?|bulbs?)';
+    public const ANY =
+        '(?:roots?|rhizomes?|leaf|leaves|needles?|tips?|tops|(?:flower\s+)?heads?|flowers?|petals?|'.
+        'blossoms?|buds?|barks?|seeds?|berr(?:y|ies)|fruits?|bulbs?|resin)';
 
     /**
      * What is to be heeded of a plant whichever part of it is taken. It stays the plant it is, with the cautions it has.

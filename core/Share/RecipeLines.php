@@ -141,9 +141,8 @@ final readonly class RecipeLines
     private function amountBefore(string $line): string
     {
         // "Mullein: 30 g dried flowers" is so much of mullein flowers.
-        $ofIt =
-            '(?:flowers?|flower\s+heads?|heads?|buds?|blossoms?|petals?|lea(?:f|ves)|herb|tops|roots?|seeds?|berr(?:y|ies)|bark|needles?|resin)';
-        $apart = '/^(\p{L}[\p{L}\s\'’-]*?)\s*[:–—-]\s*([\d½¼¾⅓⅔].*?)\s+((?:'.self::STATES."|whole|chopped)\\s+)?({$ofIt})$/iu";
+        $apart =
+            '/^(\p{L}[\p{L}\s\'’-]*?)\s*[:–—-]\s*([\d½¼¾⅓⅔].*?)\s+((?:'.self::STATES.'|whole|chopped)\s+)?('.PlantPart::ANY.')$/iu';
         if (preg_match($apart, $line, $m) === 1 && $this->words->amounts->reading($m[2]) !== null && $this->words->namesHerb($m[1])) {
             return "{$m[2]} {$m[3]}{$m[1]} {$m[4]}";
         }

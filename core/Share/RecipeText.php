@@ -47,7 +47,8 @@ final readonly class RecipeText
         $text = preg_replace(self::PER, "\n", $text) ?? $text;
         // "Beeswax 12 g. No scent" is two: behind its name the measure ends what is said of it.
         $ends =
-            '/(?<=^|[\n;,.:])([ \t]*(?!(?:take|use|add|mix|put|stir|with|and|in|melt|of|to)\b)\p{L}[^\d\n;,.:]*[ \t][\d½¼¾⅓⅔][\d.\/]*[ \t]*'.
+            '/(?<=^|[\n;,.:])([ \t]*(?!(?:take|use|add|mix|put|stir|with|and|in|melt|of|to)\b)'.
+            '\p{L}[^\d\n;,.:]*[ \t][\d½¼¾⅓⅔][\d.\/]*[ \t]*'.
             UnitWords::ANY.
             ')\.[ \t]+(?=(?-i:\p{Lu}))/iu';
         $text = preg_replace($ends, "$1\n", $text) ?? $text;

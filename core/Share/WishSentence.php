@@ -92,7 +92,8 @@ final class WishSentence
         $this->left->take('to\s+cover(?:\s+(?:it|them))?');
         $this->left->text = $this->inFull->of($this->left->text);
         $parts = $this->left->take(
-            '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?(?:herbs?|flowers?|petals?|leaves|roots?)(?:\s+to\s+|\s*,\s*(?:and\s+)?|\s+and\s+)\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
+            '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?(?:herbs?|flowers?|petals?|leaves|roots?)'.
+                '(?:\s+to\s+|\s*,\s*(?:and\s+)?|\s+and\s+)\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
                 '\d+(?:\.\d+)?\s+parts?\s+to\s+\d+(?:\.\d+)?\s+parts?',
         );
         $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio($parts[0] ?? null)];
