@@ -63,7 +63,8 @@ final readonly class RecipeReader
         $read = null;
         try {
             $read = $lines->read($text);
-            if (mb_strlen($text) > self::LONGEST_SENTENCE || self::isWhole($read->wish)) {
+            $isOne = preg_match('/\R/u', $text) !== 1;
+            if (mb_strlen($text) > self::LONGEST_SENTENCE || self::isWhole($read->wish) || (! $isOne && ! self::lacks($read->wish))) {
                 return $read;
             }
         } catch (RecipeException $none) {
@@ -92,6 +93,12 @@ final readonly class RecipeReader
             ...$read['guesses'],
             ...$unread === '' ? [] : ["Of these words nothing was made: “{$unread}”."],
         ]);
+    }
+
+    /** @param  array<string, mixed>  $wish whether no herb or no oil was named in it, known or not */
+    private static function lacks(array $wish): bool
+    {
+        return ($wish['herbs'] ?? []) === [['name' => 'herb']] || in_array($wish['oils'] ?? [], [[], [['name' => 'oil']]], true);
     }
 
     /** @param  array<string, mixed>  $wish whether a herb and an oil are in it that are known */

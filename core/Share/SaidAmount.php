@@ -40,7 +40,7 @@ final readonly class SaidAmount
     private const WIDEST = 3;
 
     /** What an amount of a herb or an oil is in, so that "2 to 3 tablespoons" is no ratio. */
-    public const MEASURES = '(?:'.UnitWords::ANY.'|drops?|'.'handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
+    public const MEASURES = '(?:'.UnitWords::ANY.'|drops?|handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
 
     private const UNITS = UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|oz';
 

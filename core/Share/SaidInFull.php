@@ -29,7 +29,9 @@ final class SaidInFull
             // "Coconut oil (fractionated)" is another oil than coconut oil.
             '/\b(\p{L}+\s+oil)\s*\(\s*(fractionated|high[\s-]oleic)\s*\)/iu' => '$2 $1',
             '/\(\s*(dried|fresh|wilted|powdered)\s*\)/iu' => ' $1 ',
-            '/[,;]?\s*(?:[-–—]\s*)?\b(?:what|which)(?:\s+size)?(?:\s+of)?\s+jars?\b[^.?!;,]*\??/iu' => '',
+            // A jar is found anyhow.
+            '/[,;]?\s*(?:[-–—]\s*)?\b(?:what|which)(?:\s+size)?(?:\s+of)?\s+jars?\b(?:\s+(?:do|will|would|should)\s+(?:i|we)\s+'.
+            '(?:need|want|use|take))?(?:\s+(?:for|to\s+hold)\b)?\s*\??/iu' => ' ',
             // What is in brackets is a piece of its own, and so is what a stroke parts.
             '/[()]|(?<=\s)\/(?=\s)/u' => ' ; ',
             // A name, and behind the colon what goes in.

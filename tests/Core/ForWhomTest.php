@@ -61,6 +61,8 @@ it('reads how much there is of the herb and of the oil, whatever stands about it
     ['calendula oil: 1 part flowers, 4 parts oil', ['ratio' => '1:4 v/v']],
     ['calendula (dried) 1 cup; olive oil 2 cups', ['herb' => '1 cup', 'oil' => '2 cups']],
     ['50 g lavender, 250 ml oil - what jar?', ['herb' => '50 g', 'oil' => '250 ml']],
+    ['what size jar for 50 g of lavender in olive?', ['herb' => '50 g']],
+    ['which jar do I need for 50 g calendula and 500 ml of olive oil', ['herb' => '50 g', 'oil' => '500 ml']],
     ['2 c. chickweed, wilted; 2 c. olive', ['herb' => '2 cups', 'oil' => '2 cups']],
     ['1 c. calendula in 2 c. of olive at 50 c. for 4 hours', ['herb' => '1 cup', 'oil' => '2 cups', 'warmth' => '50 C']],
 ]);

@@ -65,3 +65,13 @@ it('takes pints of an oil for so much of it, and pints of a herb for jars', func
     ['two pints of calendula in olive', ['jar' => '473', 'jars' => '2']],
     ['calendula in pint jars, olive', ['jar' => '473']],
 ]);
+
+it('keeps a recipe read line by line where its lines name a herb and an oil, known or not', function () {
+    $read = Support::pasted("Calendula and bletherweed oil\n30 g bletherweed\n300 ml olive oil");
+    expect($read->wish['herbs'])
+        ->toHaveCount(1)
+        ->and($read->wish['herbs'][0]['name'])
+        ->toBe('bletherweed')
+        ->and(array_column($read->lines, 'as'))
+        ->toBe(['name', 'herb', 'oil']);
+});
