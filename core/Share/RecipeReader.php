@@ -76,7 +76,11 @@ final readonly class RecipeReader
             return $read ?? throw $none;
         }
 
-        return $read === null || self::isWhole($one->wish) ? $one : $read;
+        // What loses an amount of several lines is no better than they are.
+        $loses =
+            preg_match('/\R/u', $text) === 1 && preg_match('/Of these words nothing was made: .*\d/u', implode(' ', $one->notes)) === 1;
+
+        return $read === null || (self::isWhole($one->wish) && ! $loses) ? $one : $read;
     }
 
     /** @throws RecipeException */

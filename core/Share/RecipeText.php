@@ -82,7 +82,7 @@ final readonly class RecipeText
                 '/'.
                     $unit.
                     // "calendula, 30 g" is one.
-                    '(?:(?:(?<!\d)[,;]|[,;](?!\d))\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ ]*\s*(?:'.
+                    '(?:(?:(?<!\d)[,;]|[,;](?!\d))\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ –-]*\s*(?:'.
                     UnitWords::FLUID_OUNCES.
                     '|\p{L}*\.?)'.
                     '(?:,?[ \t]+(?:'.
@@ -120,6 +120,12 @@ final readonly class RecipeText
     private function of(string $line): array
     {
         [$amount, , $rest] = $this->words->amounts->amount($line);
+        $front = $line;
+        if ($amount === null && preg_match('/\band\b|&|,.*,/iu', $line) === 1) {
+            // "Plantain and yarrow, 10 cups", as if it stood before them.
+            $front = $this->lines->amountFirst($line);
+            [$amount, , $rest] = $this->words->amounts->amount($front);
+        }
         if ($amount === null || $amount->kind === Kind::Time) {
             return [$line];
         }
@@ -136,9 +142,9 @@ final readonly class RecipeText
         if (in_array(null, $known, true) || count(array_unique($known)) < count($known)) {
             return [$line];
         }
-        $first = mb_strpos($line, $rest);
+        $first = mb_strpos($front, $rest);
 
-        return $first === false ? [$line] : [mb_substr($line, 0, $first).array_shift($things), ...$things];
+        return $first === false ? [$line] : [mb_substr($front, 0, $first).array_shift($things), ...$things];
     }
 
     /**
@@ -265,7 +271,9 @@ final readonly class RecipeText
         }
         $oil = $this->words->oil($m[1]);
         $made = '(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|pomade|serum)s?';
-        $isMade = preg_match("/\\b{$made}(?:\\s+for\\b.*)?$/iu", $m[1]) === 1;
+        // Lemon balm is a plant.
+        $named = preg_replace($this->words->balmsThatGrow(), ' ', $m[1]) ?? $m[1];
+        $isMade = preg_match("/\\b{$made}(?:\\s+for\\b.*)?$/iu", $named) === 1;
         $isThing = $oil === null ? ! $isMade && $this->words->namesHerb($m[1]) : $oil['id'] !== '';
 
         return $isThing

@@ -249,6 +249,8 @@ it('reads a plant with its amount and its part behind it, a handful that is take
     ["Take one handful of each: plantain, chickweed.\n500 ml sunflower oil", ['plantain-leaf' => '20 g', 'chickweed' => '20 g'], '500 ml'],
     ["Chilli & ginger oil (100 ml)\n10 g dried ginger root\n100 ml rapeseed oil", ['ginger-root' => '10 g'], '100 ml'],
     ["Olive oil (100 ml)\n10 g calendula", ['calendula' => '10 g'], '100 ml'],
+    ['fresh lemon balm: 2 g'."\nolive oil, 300 ml", ['lemon-balm' => '2 g'], '300 ml'],
+    ["calendula, 2-3 tbsp\nolive oil, 300 ml", ['calendula' => '2-3 tbsp'], '300 ml'],
 ]);
 
 it('reads a short recipe as one sentence, where its lines lose the herb', function (string $text, string $herb, array $more) {

@@ -31,6 +31,11 @@ it('tells of the second of two parts in a recipe that its amount was not said', 
         "50 g elder flowers and leaves\n500 ml olive oil",
         ['50 g elder flowers' => 'herb', 'elder leaves' => 'unread', '500 ml olive oil' => 'oil'],
     ],
+    // The amount behind both is of the first, as it is before them.
+    [
+        "plantain and yarrow, 10-12 cups\nolive oil, 300 ml",
+        ['10-12 cups plantain' => 'herb', 'yarrow' => 'herb', 'olive oil, 300 ml' => 'oil'],
+    ],
     // Of one plant in the tables, whose part both are.
     ["50 g violet flowers and leaves\n500 ml olive oil", ['50 g violet flowers and leaves' => 'herb', '500 ml olive oil' => 'oil']],
 ]);
