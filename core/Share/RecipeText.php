@@ -37,7 +37,7 @@ final readonly class RecipeText
         $text =
             preg_replace('/[,;][ \t]*(?=(?:(?:carrier\s+)?oil|herbs?|time|method|heat|temperature|ratio|yield)[ \t]*:)/iu', "\n", $text) ??
             $text;
-        $text = $this->withoutKinds($this->inHalves($this->words->partsInFull($text, "\n")));
+        $text = $this->withoutKinds($this->inHalves($this->partsApart($text)));
         // "Lotion bar: equal parts ..." is a name, and "equal parts ..., 30 g each" is so much of each.
         $text = preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)\s*:[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ?? $text;
         $text = preg_replace('/\bequal\s+parts\s+(?:of\s+)?(?=[^\n\d]*\d[^\n]*\beach\b)/iu', '', $text) ?? $text;
@@ -229,6 +229,17 @@ final readonly class RecipeText
         $things = preg_split('/\s*(?:,|&|\+|\band\b)\s*/iu', $m[2], -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
         return implode("\n", array_map(fn (string $thing) => "1 part {$m[1]}{$thing}", $things));
+    }
+
+    /** "50 g comfrey root and leaf" is a line of each; what is strained names nothing new, and a title is one. */
+    private function partsApart(string $text): string
+    {
+        $whole =
+            '/^\W*(?:strain|filter|press|squeeze|discard|compost|remove|stir|shake)\b|'.
+            '^[^\d½¼¾⅓⅔]*\b(?:oil|salve|balm|ointment|rub|butter)s?\W*(?:\([^)]*\))?\W*$/iu';
+        $apart = fn (string $line): string => preg_match($whole, $line) === 1 ? $line : $this->words->partsInFull($line, "\n");
+
+        return implode("\n", array_map($apart, explode("\n", $text)));
     }
 
     /** "500 mL half olive, half sunflower oil" is so much of each. */

@@ -31,6 +31,23 @@ it('tells of the second of two parts in a recipe that its amount was not said', 
         "50 g elder flowers and leaves\n500 ml olive oil",
         ['50 g elder flowers' => 'herb', 'elder leaves' => 'unread', '500 ml olive oil' => 'oil'],
     ],
+    [
+        "Comfrey root and leaf oil\n50 g comfrey leaf\n500 ml olive oil\nStrain the comfrey leaf and root through muslin",
+        [
+            'Comfrey root and leaf oil' => 'name',
+            '50 g comfrey leaf' => 'herb',
+            '500 ml olive oil' => 'oil',
+            'Strain the comfrey leaf and root through muslin' => 'step',
+        ],
+    ],
+    [
+        '50 g comfrey root and leaf in 500 ml olive oil',
+        ['50 g comfrey root' => 'herb', 'comfrey leaf' => 'herb', '500 ml olive oil' => 'oil'],
+    ],
+    [
+        "Comfrey root and leaf oil (500 ml)\n50 g comfrey root\n500 ml olive oil",
+        ['Comfrey root and leaf oil (500 ml)' => 'name', '50 g comfrey root' => 'herb', '500 ml olive oil' => 'oil'],
+    ],
     // The amount behind both is of the first, as it is before them.
     [
         "plantain and yarrow, 10-12 cups\nolive oil, 300 ml",
