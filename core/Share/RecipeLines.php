@@ -66,7 +66,8 @@ final readonly class RecipeLines
      */
     public function amountFirst(string $line): string
     {
-        $line = $this->firstOf(self::asides(self::inFigures($line)));
+        // The point behind a bracket ends the sentence, and nothing of the amount in it.
+        $line = $this->firstOf(self::asides(self::inFigures(preg_replace('/(?<=\))\.$/u', '', $line) ?? $line)));
         $verb =
             '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
             '(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b)/iu';

@@ -97,7 +97,7 @@ final readonly class RecipeText
                 $text,
             ) ?? $text;
         $text = preg_replace_callback(self::EQUAL_PARTS, self::aPartOfEach(...), $text) ?? $text;
-        $text = implode("\n", array_map($this->eachBehind(...), explode("\n", $text)));
+        $text = implode("\n", array_map($this->eachBehind(...), explode("\n", $this->beforeAndBehind($text))));
         // Of a line of prose each sentence is a line; "1 oz. of" ends none.
         $text = preg_replace('/(?<=[\p{Ll})%][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
         $lines = [];
@@ -165,6 +165,7 @@ final readonly class RecipeText
         $text =
             preg_replace(
                 [
+                    '/[,;.]?\s*\b(?:and|then)\s+(?:then\s+)?(?:stir|mix|add|beat|whisk|blend)\s+in\s+(?=\p{L}[^\n.;]*[,:(–-]\s*\d)/iu',
                     "/[,;.]?\\s*\\b(?:and\\s+|then\\s+)*{$done}(?:\\s+in)?\\s+(?:about\\s+)?(?={$much})/iu",
                     "/(?<=\\p{Ll})(?<!\\bapprox|\\bca|\\bvit|\\bno|\\bmin|\\bmax|\\bcirca)\\.[ \\t]+(?={$much})/iu",
                 ],
@@ -173,16 +174,20 @@ final readonly class RecipeText
             ) ?? $text;
         $lines = array_map(function (string $line) use ($much): string {
             $pieces = preg_split('/\s+\/\s+/u', $line) ?: [$line];
-            $close = preg_split('/(?<=\p{L})\/(?=[\d½¼¾⅓⅔])/u', $line) ?: [$line];
-            // "1 cup/300 mL oil" is one thing, and "10 g wax/10 g butter" two.
-            $areThings = count($close) > 1 && count(preg_grep("/{$much}\\s+\\p{L}{3}/iu", $close) ?: []) === count($close);
+            $pieces = count(preg_grep('/\d/', $pieces) ?: []) === count($pieces) ? $pieces : [$line];
 
-            return $areThings || count(preg_grep('/\d/', $pieces) ?: []) === count($pieces)
-                ? implode("\n", $areThings ? $close : $pieces)
-                : $line;
+            return implode("\n", array_map(fn (string $piece): string => self::closeApart($piece, $much), $pieces));
         }, explode("\n", $text));
 
         return implode("\n", $lines);
+    }
+
+    /** "10 g wax/10 g butter" are two, and "1 cup/300 mL oil", "28g/1oz wax" one. */
+    private static function closeApart(string $line, string $much): string
+    {
+        $close = preg_split('/(?<=\p{L})\/(?=[\d½¼¾⅓⅔])/u', $line) ?: [$line];
+
+        return count(preg_grep("/{$much}\\s+\\p{L}{3}[^\\d]*$/iu", $close) ?: []) === count($close) ? implode("\n", $close) : $line;
     }
 
     /** "Oil: 500 mL olive", "Essential oils: 10 drops lavender, 1 mL rosemary": what it is of, and then the things themselves. */
@@ -290,6 +295,20 @@ final readonly class RecipeText
         return $isThing
             ? $text
             : $m[1]."\n".(($m[2] ?? '') === '' ? '' : $m[2]." in all\n").mb_substr(ltrim($text), mb_strlen(ltrim($m[0])));
+    }
+
+    /** "50 g calendula, comfrey leaf - 20 g" is two, though the one has its amount before it and the other behind. */
+    private function beforeAndBehind(string $text): string
+    {
+        $behind = '(\p{L}[^,;:\n\d(]*?)[ \t]*(?:[ \t]|[:(]|[ \t][–-][ \t])[ \t]*[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔]*[ \t]*'.UnitWords::ANY.'\)?';
+
+        return preg_replace_callback(
+            "/(?<=^|\\n)([ \\t]*[\\d½¼¾⅓⅔][^,;\\n]*\\p{L}),[ \\t]*({$behind}[ \\t]*\\.?(?=\\n|$))/iu",
+            fn (array $m): string => $this->lines->thing(trim($m[3])) !== null || preg_match('/\b(?:oil|butter|wax)$/iu', $m[3]) === 1
+                ? "{$m[1]}\n{$m[2]}"
+                : $m[0],
+            $text,
+        ) ?? $text;
     }
 
     /** "Calendula 30 g, dried, olive oil: 300 g": where the amount stands behind the first, each name with one behind it is a line. */

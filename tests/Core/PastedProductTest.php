@@ -329,6 +329,24 @@ it('names a product by its first line, and takes apart what stands in it', funct
         'salve',
         ['butters' => ['shea' => '60 g'], 'oils' => ['sweet-almond' => '30 g'], 'waxes' => ['beeswax' => '10 g']],
     ],
+    'strokes between, and one within' => [
+        'Salve: 60 g shea / 28g/1oz beeswax / 1/4 cup almond oil',
+        'Salve',
+        'salve',
+        ['butters' => ['shea' => '60 g'], 'waxes' => ['beeswax' => '28g'], 'oils' => ['sweet-almond' => '1/4 cup']],
+    ],
+    'the one before and the other behind' => [
+        "Balm\n2 tbsp lanolin, infused almond oil (1 tsp)\ncoconut oil (1 oz).",
+        'Balm',
+        'balm',
+        ['butters' => ['lanolin' => '2 tbsp'], 'oils' => ['sweet-almond' => '1 tsp', 'coconut' => '1 oz']],
+    ],
+    'what is stirred in, with its amount behind' => [
+        "Winter balm\nMelt 20 g beeswax and stir in jojoba, 100 ml.",
+        'Winter balm',
+        'balm',
+        ['waxes' => ['beeswax' => '20 g'], 'oils' => ['jojoba' => '100 ml']],
+    ],
     'equal parts, so much of each' => [
         'Lotion bar: equal parts beeswax, shea and almond oil, 30 g each; 1 ml vit. E',
         'Lotion bar',

@@ -97,3 +97,17 @@ it('keeps a recipe read line by line where its lines name a herb and an oil, kno
         ->and(array_column($read->lines, 'as'))
         ->toBe(['name', 'herb', 'oil']);
 });
+
+it('takes apart two things, the one with its amount before it and the other behind', function (string $text, array $herbs, ?string $oil) {
+    $wish = Support::pasted($text)->wish;
+    expect(array_column($wish['herbs'], 'amount', 'id'))
+        ->toBe($herbs)
+        ->and($wish['oil_amount'] ?? null)
+        ->toBe($oil);
+})->with([
+    ["50 g calendula, comfrey leaf - 20 g\n500 ml olive oil", ['calendula' => '50 g', 'comfrey-leaf' => '20 g'], '500 ml'],
+    ['50 g calendula, olive oil (300 ml)', ['calendula' => '50 g'], '300 ml'],
+    // The same amount by another measure, or how it is kept, is no other thing.
+    ["50 g calendula, about 2 cups\n500 ml olive oil", ['calendula' => '50 g'], '500 ml'],
+    ["50 g dried calendula, 2 cups\n500 ml olive oil", ['calendula' => '50 g'], '500 ml'],
+]);
