@@ -15,7 +15,7 @@ final class ForQualified
         '(?<!it\s|oil\s|herb\s|which\s|that\s|heat\s|flame\s|steam\s|never\s)burns|broken\s+skin|'.
         '(?:for|on)\s+(?:an?\s+|the\s+|my\s+)?(?:cuts?|grazes?))\b';
 
-    private const WITH_CHILD =
+    public const WITH_CHILD =
         '\bpregnan(?:t|cy)\b|'.'\bexpecting\s+a\s+baby\b|\b(?:while|when)\s+nursing\b|\bnursing\s+mothers?\b|\bbreast[\s-]?feed\w*';
 
     private const MEDICINES = '\b(?:medicines?|medications?|antidepressants?|blood[\s-]thinners?|warfarin|prescriptions?|chemo\w*)\b';

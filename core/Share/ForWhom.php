@@ -10,9 +10,11 @@ namespace Kettle\Share;
  */
 final class ForWhom
 {
-    public const CHILD =
-        '(?:(?:small|young|little)\s+)?(?:(?:grand)?child(?:ren)?|toddlers?|kids?|bab(?:y|ies)|infants?|newborns?|'.
-        'grandsons?|granddaughters?|little\s+ones?)\b(?:[\'’]s?\b)?';
+    private const SMALL =
+        '(?:(?:small|young|little)\s+)?(?:(?:grand)?child(?:ren)?|toddlers?|kids?|bab(?:y|ies)|infants?|'.
+        'grandsons?|granddaughters?|little\s+ones?';
+
+    public const CHILD = self::SMALL.'|newborns?)\b(?:[\'’]s?\b)?';
 
     /** "A 3 year old", "my two-year-old"; from twelve on nobody calls one small. */
     public const BY_AGE =
@@ -21,8 +23,8 @@ final class ForWhom
     /** As data/melt.json has them: in the name of a product, whose it is. */
     private const IN_NAME = [
         'newborn' => '/\bnew[\s-]?borns?\b/iu',
-        'child' => '/\b(?:child(?:ren)?|toddlers?|kids?|bab(?:y|ies)|infants?|diaper|nappy)\b/iu',
-        'pregnancy' => '/\bpregnan(?:t|cy)\b|\bnursing\b|\bbreast[\s-]?feed\w*|\bstretch[\s-]?marks?\b/iu',
+        'child' => '/\b'.self::SMALL.'|diaper|nappy)\b/iu',
+        'pregnancy' => '/'.ForQualified::WITH_CHILD.'|\bnursing\b|\bstretch[\s-]?marks?\b/iu',
         'asthma' => '/\basthma(?:tics?)?\b/iu',
     ];
 

@@ -9,9 +9,6 @@ use Kettle\Material\Lying;
 /** What has been read of a recipe so far, line by line, and what was made of every line. */
 final class GatheredRecipe
 {
-    /** As HerbLine tells of it. */
-    private const STATE_GUESSED = '/^whether it is dried is not said/u';
-
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     public array $lines = [];
 
@@ -54,13 +51,6 @@ final class GatheredRecipe
             $this->say($line, 'unread', 'Nothing was made of it.', false);
 
             return;
-        }
-        $done = $this->done;
-        if ($done !== null && preg_grep(self::STATE_GUESSED, $guesses) !== []) {
-            // What is picked is fresh, and what is left to wilt wilted, whatever is guessed of others.
-            $herb['state'] = $done[0];
-            $told = sprintf('%s, by “%s”', ...$done);
-            $guesses = array_map(fn (string $guess) => preg_match(self::STATE_GUESSED, $guess) === 1 ? $told : $guess, $guesses);
         }
         $this->put($herb);
         $lies = Lying::in($herb['amount'] ?? '')[1]?->value;

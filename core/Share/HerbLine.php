@@ -22,11 +22,12 @@ final readonly class HerbLine
      * is a kitchen's plant, is taken to be fresh: to be wrong that way harms nobody.
      *
      * @param  ?string  $state where it is said
+     * @param  array{string, string}|null  $done as GatheredRecipe has it: the state by what is done, and the line that says so
      * @param  bool  $counted whether a number of them is written before it
      * @param  bool  $eaten whether the oil is for the kitchen
      * @return array{array<string, string>|null, string, list<string>} its name, and what was guessed; null where there is none
      */
-    public function of(string $rest, bool $counted, bool $eaten, ?string $state): array
+    public function of(string $rest, bool $counted, bool $eaten, ?string $state, ?array $done = null): array
     {
         $known = $this->words->knownHerb($rest);
         $form = $this->words->form($rest);
@@ -71,8 +72,9 @@ final readonly class HerbLine
         $dry = $this->cupboard->form($herb['form'] ?? ($plant->form ?? 'thin-leaf'))->waterFresh === null;
         if ($state === null && ! $dry) {
             $fresh = $counted || $eaten || ($plant !== null && $plant->isWatery());
-            $state = $fresh ? 'fresh' : 'dried';
-            $guesses[] = sprintf('whether it is dried is not said: %s is a guess', $state);
+            $state = $done[0] ?? ($fresh ? 'fresh' : 'dried');
+            $guesses[] =
+                $done === null ? sprintf('whether it is dried is not said: %s is a guess', $state) : sprintf('%s, by “%s”', ...$done);
         }
         $herb['state'] = $state ?? 'dried';
 
@@ -84,14 +86,13 @@ final readonly class HerbLine
      *
      * @param  ?Amount  $amount as it was read of what is typed
      * @param  ?Amount  $aside what is written beside it in brackets
-     * @param  bool  $eaten whether the oil is for the kitchen
      * @return array{array<string, string>|null, string, list<string>} as of()
      */
-    public function measured(?Amount $amount, string $typed, string $rest, ?Amount $aside, bool $eaten): array
+    public function measured(?Amount $amount, string $typed, string $rest, ?Amount $aside, GatheredRecipe $got): array
     {
         $volume = $amount?->kind === Kind::Volume;
         [$bare, $lies] = $volume ? Lying::in($rest) : [$rest, null];
-        [$herb, $name, $guesses] = $this->of($bare, false, $eaten, $this->words->state($bare));
+        [$herb, $name, $guesses] = $this->of($bare, false, $got->purpose === 'kitchen', $this->words->state($bare), $got->done);
         $weighed = $amount?->kind === Kind::Mass && $amount->low === $amount->high && preg_match(OilLine::METRIC, $typed) === 1;
         if ($aside !== null && $aside->kind === Kind::Mass && ! $weighed) {
             $typed = round($aside->value, 1).' g';
@@ -110,26 +111,25 @@ final readonly class HerbLine
     /**
      * "4 cloves of garlic": so many of them, with what they weigh, about.
      *
-     * @param  bool  $eaten whether the oil is for the kitchen
      * @return array{array<string, string>|null, string, list<string>} as of()
      */
-    public function counted(float $least, float $most, string $rest, bool $eaten): array
+    public function counted(float $least, float $most, string $rest, GatheredRecipe $got): array
     {
         $state = $this->words->state($rest);
         $garlic = preg_match('/^cloves?\s*$/i', trim($rest, ' .,')) === 1;
-        [$herb, $name, $guesses] = $this->of($garlic ? 'garlic' : $rest, true, $eaten, $state);
+        [$herb, $name, $guesses] = $this->of($garlic ? 'garlic' : $rest, true, $got->purpose === 'kitchen', $state, $got->done);
         if ($herb === null) {
             return [null, '', []];
-        }
-        if ($garlic) {
-            $guesses[] = 'cloves are taken to be of garlic; if the spice is meant, change it';
         }
         $known = isset($herb['id']) ? $this->cupboard->herb($herb['id']) : null;
         $each = $this->counts->of($rest, $known, State::from($herb['state']));
         if ($each === null && $state === null && ($other = $this->counts->of($rest, $known, null)) !== null) {
             // A stick of cinnamon is never fresh.
-            [$each, $herb['state']] = [$other, $other['state']->value];
-            $guesses = array_filter($guesses, fn (string $guess) => ! str_contains($guess, 'fresh is a guess'));
+            $each = $other;
+            [$herb, $name, $guesses] = $this->of($rest, true, $got->purpose === 'kitchen', $other['state']->value);
+        }
+        if ($garlic) {
+            $guesses[] = 'cloves are taken to be of garlic; if the spice is meant, change it';
         }
         if ($each === null) {
             $guesses[] = 'how much they weigh is not known: weigh them';
@@ -144,6 +144,6 @@ final readonly class HerbLine
             );
         }
 
-        return [$herb, $name, array_values($guesses)];
+        return [$herb, $name, $guesses];
     }
 }

@@ -113,6 +113,12 @@ final readonly class LotLines
             if ($this->known($piece, $lot, $put)) {
                 continue;
             }
+            // "1,500 g" is two amounts: Stores asks which.
+            if (! isset($lot['amount']) && array_key_first($this->words->amounts->asked($piece)) === $piece) {
+                $put('amount', self::withoutNoughts($piece), $piece, true);
+
+                continue;
+            }
             // The thing itself and how much of it, wherever on the line; then what is left is where it came from.
             if (! isset($lot['kind']) && $this->thing($piece, $at === 0, $put)) {
                 continue;
@@ -126,11 +132,6 @@ final readonly class LotLines
         }
         foreach ($rest as $piece) {
             if ($this->partLeft($piece, $lot, $put)) {
-                continue;
-            }
-            if (! isset($lot['amount']) && array_key_first($this->words->amounts->asked($piece)) === $piece) {
-                $put('amount', self::withoutNoughts($piece), $piece, true);
-
                 continue;
             }
             $where = preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $piece) ?? $piece;
@@ -275,12 +276,8 @@ final readonly class LotLines
         }
         $asked = $amount === null ? array_key_first($this->words->amounts->asked($piece)) : null;
         if ($asked !== null) {
-            // "1,500 g" is two amounts: Stores asks which, and what it is of is known.
             $put('amount', self::withoutNoughts($asked), $asked, true);
             $rest = trim(str_replace($asked, ' ', $piece));
-            if ($rest === '') {
-                return true;
-            }
         }
         if ($amount?->kind === Kind::Time || ($amount === null && ! $first)) {
             return false;

@@ -40,20 +40,7 @@ final readonly class LotPieces
     public function of(string $line): array
     {
         $line = preg_replace('/^(?:some|my|our|the|a\s+(?:little|bit\s+of))\s+(?=\p{L})/iu', '', $line) ?? $line;
-        // "Glass bottles 100 mL, 20" are twenty of them, and so are "20 glass bottles, 100 mL".
-        $vessels = '(?:(?:glass|amber|dark|brown|blue|clear|tin)\s+)*(?<vessel>jars?|bottles?|tins?|pots?)';
-        $size = '(?<size>\d[\d.]*\s*(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|'.UnitWords::OUNCES.'))';
-        $many = '(?<many>\d{1,5})';
-        foreach (["{$vessels},?\\s+{$size}(?:\\s*[,x×]\\s*{$many})?", "{$many}\\s+{$vessels}\\s*[,(]\\s*{$size}\\)?"] as $said) {
-            $line =
-                preg_replace_callback(
-                    "/^{$said}$/iu",
-                    fn (array $m) => (($m['many'] ?? '') === '' ? '' : "{$m['many']} x ")."{$m['size']} {$m['vessel']}",
-                    trim($line),
-                ) ?? $line;
-        }
-        // "Pint jars 6" are six.
-        $line = preg_replace('/^(\p{L}[^,;\d]*\b(?:jars|bottles))\s+(\d{1,4})$/iu', '$2 $1', $line) ?? $line;
+        $line = LotVessels::manyFirst($line);
         // An old oil is one all the same; old man's beard is a lichen.
         $line = preg_replace('/^old\s+(?!man)([^,;(]+)/iu', '$1; old', $line) ?? $line;
         // What is in brackets stands by itself, but for what belongs to the name before it.

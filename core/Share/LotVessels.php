@@ -12,7 +12,7 @@ use Kettle\Recipe\Kitchen;
 /** A piece of a lid's line that is jars, bottles or tins, and so many of them: "24 x 30 mL tins", "pint jars". */
 final readonly class LotVessels
 {
-    private const SIZE = '\d[\d.]*\s*(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|'.UnitWords::OUNCES.')';
+    public const SIZE = '\d[\d.]*\s*(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|'.UnitWords::OUNCES.')';
 
     /** "tins" and what else a product is filled into, and what each of them holds. */
     private const TINS =
@@ -23,6 +23,24 @@ final readonly class LotVessels
         '))$/iu';
 
     public function __construct(private RecipeWords $words, private Kitchen $kitchen) {}
+
+    /** A whole line with how many there are first: "glass bottles 100 mL, 20" are twenty of them, and so are "20 glass bottles, 100 mL". */
+    public static function manyFirst(string $line): string
+    {
+        $vessels = '(?:(?:glass|amber|dark|brown|blue|clear|tin)\s+)*(?<vessel>jars?|bottles?|tins?|pots?)';
+        [$size, $many] = ['(?<size>'.self::SIZE.')', '(?<many>\d{1,5})'];
+        foreach (["{$vessels},?\\s+{$size}(?:\\s*[,x×]\\s*{$many})?", "{$many}\\s+{$vessels}\\s*[,(]\\s*{$size}\\)?"] as $said) {
+            $line =
+                preg_replace_callback(
+                    "/^{$said}$/iu",
+                    fn (array $m) => (($m['many'] ?? '') === '' ? '' : "{$m['many']} x ")."{$m['size']} {$m['vessel']}",
+                    trim($line),
+                ) ?? $line;
+        }
+
+        // "Pint jars 6" are six.
+        return preg_replace('/^(\p{L}[^,;\d]*\b(?:jars|bottles))\s+(\d{1,4})$/iu', '$2 $1', $line) ?? $line;
+    }
 
     /**
      * @param  \Closure(string, string, string, bool=): void  $put what is told of a field, the words, and whether it is a guess

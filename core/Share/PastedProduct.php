@@ -120,10 +120,8 @@ final class PastedProduct
         $product = $this->product($name.' '.$text);
         $for = ForWhom::ofProduct($name, $text);
         [$this->parts, $weighed] = $this->told->weighed($this->parts, $this->shares, $text);
-        $notes = $weighed === null ? [] : [$weighed];
-        $notes = $product === null ? [...$notes, 'What it is was not said: taken for a salve. Change the word where it is not.'] : $notes;
-
-        $notes = [...$notes, ...array_values($for)];
+        $guessed = $product === null ? 'What it is was not said: taken for a salve. Change the word where it is not.' : null;
+        $notes = array_values(array_filter([$weighed, $guessed, ...array_values($for)], fn (?string $note) => $note !== null));
 
         return new ReadRecipe(
             mb_substr(rtrim($name, ' :'), 0, 80),
@@ -239,6 +237,7 @@ final class PastedProduct
         }
         $plain = mb_strtolower(trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest));
         $this->scent($line, $typed, $plain) ||
+            $this->littleScent($line, $typed, $plain) ||
             $this->firm($line, $typed, $plain) ||
             $this->addition($line, $typed, $plain) ||
             $this->oil($line, $typed, $rest) ||
@@ -252,27 +251,10 @@ final class PastedProduct
     {
         $byDrops = preg_match('/^\s*([\d.]+)\s*drops?$/i', $typed, $drops) === 1;
         $isEssential = preg_match('/\b(essential|eo)\b/i', $plain) === 1;
-        $share = str_ends_with($typed, ProductShares::PARTS) && $this->shares !== null ? (100 * (float) $typed) / $this->shares : null;
-        $isSmall = $share !== null && $share <= self::MOST_OF_SCENT;
-        if (! $byDrops && ! $isEssential && ! $isSmall) {
+        if ((! $byDrops && ! $isEssential) || preg_match('/\bvitamin\b/i', $plain) === 1) {
             return false;
         }
-        if (preg_match('/\bvitamin\b/i', $plain) === 1) {
-            return false;
-        }
-        $names = [];
-        foreach ($this->cupboard->essentialOils() as $oil) {
-            $names[$oil->id] = [$oil->name, ...$oil->names->also];
-        }
-        $id = self::named($plain, $names);
-        if (! $byDrops && ! $isEssential) {
-            if ($id === null || $this->words->oil($plain) !== null) {
-                return false;
-            }
-            $this->parts['essential_oils'][] = ['id' => $id, 'amount' => $typed];
-
-            return $this->say($line, 'scent', sprintf('The essential oil of %s, by a guess: it is so little.', $plain), true);
-        }
+        $id = $this->scentNamed($plain);
         if ($id === null) {
             return $this->say(
                 $line,
@@ -284,6 +266,30 @@ final class PastedProduct
         $this->parts['essential_oils'][] = ['id' => $id] + ($byDrops ? ['drops' => (float) $drops[1]] : ['amount' => $typed]);
 
         return $this->say($line, 'scent', $this->cupboard->essentialOil($id)->name, false);
+    }
+
+    /** So small a share of a plant by name is of its essential oil. */
+    private function littleScent(string $line, string $typed, string $plain): bool
+    {
+        $share = str_ends_with($typed, ProductShares::PARTS) && $this->shares !== null ? (100 * (float) $typed) / $this->shares : null;
+        $id = $share === null || $share > self::MOST_OF_SCENT ? null : $this->scentNamed($plain);
+        if ($id === null || $this->words->oil($plain) !== null) {
+            return false;
+        }
+        $this->parts['essential_oils'][] = ['id' => $id, 'amount' => $typed];
+
+        return $this->say($line, 'scent', sprintf('The essential oil of %s, by a guess: it is so little.', $plain), true);
+    }
+
+    /** @return ?string id of the essential oil that goes by this name */
+    private function scentNamed(string $plain): ?string
+    {
+        $names = [];
+        foreach ($this->cupboard->essentialOils() as $oil) {
+            $names[$oil->id] = [$oil->name, ...$oil->names->also];
+        }
+
+        return self::named($plain, $names);
     }
 
     /** A wax, a butter, or an additive. A wax that is not named is beeswax by a guess, and that is told. */

@@ -185,7 +185,7 @@ final class PastedRecipe
                     false,
                 );
             } else {
-                $this->got->herb($line, $this->herbLine->measured($amount, $typed, $rest, $aside, $this->got->purpose === 'kitchen'));
+                $this->got->herb($line, $this->herbLine->measured($amount, $typed, $rest, $aside, $this->got));
             }
 
             return;
@@ -201,7 +201,7 @@ final class PastedRecipe
         }
         $count = $this->words->amounts->count($line);
         if ($count !== null && $this->recipe->isOfCounted($count[2])) {
-            $this->got->herb($line, $this->herbLine->counted($count[0], $count[1], $count[2], $this->got->purpose === 'kitchen'));
+            $this->got->herb($line, $this->herbLine->counted($count[0], $count[1], $count[2], $this->got));
 
             return;
         }
@@ -241,7 +241,7 @@ final class PastedRecipe
                 true,
             );
         } elseif ($herb !== null && mb_strlen($line) < 60) {
-            $this->got->herb($line, $this->herbOf($line));
+            $this->got->herb($line, $this->herbOf($line, $this->got->done));
         } else {
             $purpose = $this->words->purpose($line);
             $step = $this->recipe->isStep($line);
@@ -316,10 +316,13 @@ final class PastedRecipe
         return sprintf('%s %s', round($parts, 3), $parts === 1.0 ? 'part' : 'parts');
     }
 
-    /** @return array{array<string, string>|null, string, list<string>} as HerbLine has it */
-    private function herbOf(string $rest): array
+    /**
+     * @param  array{string, string}|null  $done as GatheredRecipe has it
+     * @return array{array<string, string>|null, string, list<string>} as HerbLine has it
+     */
+    private function herbOf(string $rest, ?array $done = null): array
     {
-        return $this->herbLine->of($rest, false, $this->got->purpose === 'kitchen', $this->words->state($rest));
+        return $this->herbLine->of($rest, false, $this->got->purpose === 'kitchen', $this->words->state($rest), $done);
     }
 
     private function step(string $line): void

@@ -19,6 +19,11 @@ use Kettle\Recipe\Kitchen;
 /** What was read from a pasted recipe, made into a wish. */
 final readonly class PastedWish
 {
+    /** Where none was named: which one is asked at the Bench. */
+    public const ANY_HERB = [['name' => 'herb']];
+
+    public const ANY_OIL = [['name' => 'oil']];
+
     private const METRIC = '/\d\s*'.UnitWords::METRIC.'\b/iu';
 
     private const CUSTOMARY = '/\d\s*(?:'.UnitWords::HOUSEHOLD.'|(?<![\d.]\d|[\d.]\d\s)c\.)(?!\p{L})/iu';
@@ -73,7 +78,7 @@ final readonly class PastedWish
      */
     public function wish(array &$notes): array
     {
-        $wish = ['herbs' => array_slice($this->herbs, 0, HerbMix::MOST), 'oils' => [['name' => 'oil']]];
+        $wish = ['herbs' => array_slice($this->herbs, 0, HerbMix::MOST), 'oils' => self::ANY_OIL];
         foreach (array_slice($this->herbs, HerbMix::MOST) as $herb) {
             $notes[] = sprintf(
                 '%s is left out: up to %d herbs are planned together.',
@@ -82,7 +87,7 @@ final readonly class PastedWish
             );
         }
         if ($wish['herbs'] === []) {
-            $wish['herbs'] = [['name' => 'herb']];
+            $wish['herbs'] = self::ANY_HERB;
         }
         $weighed = count(array_filter($wish['herbs'], fn (array $herb) => isset($herb['amount'])));
         if ($weighed > 1 && $weighed < count($wish['herbs'])) {

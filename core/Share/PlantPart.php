@@ -23,11 +23,6 @@ final class PlantPart
         'bulbs?' => 'bulb|corm',
     ];
 
-    /** A part by any of its words. */
-    public const ANY =
-        '(?:roots?|rhizomes?|leaf|leaves|needles?|tips?|tops|(?:flower\s+)?heads?|flowers?|petals?|'.
-        'blossoms?|buds?|barks?|seeds?|berr(?:y|ies)|fruits?|bulbs?|resin)';
-
     /**
      * What is to be heeded of a plant whichever part of it is taken. It stays the plant it is, with the cautions it has.
      */
@@ -43,6 +38,12 @@ final class PlantPart
         'medicines',
         'pregnancy',
     ];
+
+    /** A part by any of its words, and by those that are of no part of a herb in the tables: a pattern, read without case. */
+    public static function any(): string
+    {
+        return '(?:'.implode('|', array_keys(self::PARTS)).'|tops|(?:flower\s+)?heads?|resin)';
+    }
 
     /**
      * The plant and the part of it that is not the herb's, as it is written: "nettle root" of nettle leaf.

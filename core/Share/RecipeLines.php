@@ -143,7 +143,11 @@ final readonly class RecipeLines
     {
         // "Mullein: 30 g dried flowers" is so much of mullein flowers.
         $apart =
-            '/^(\p{L}[\p{L}\s\'’-]*?)\s*[:–—-]\s*([\d½¼¾⅓⅔].*?)\s+((?:'.self::STATES.'|whole|chopped)\s+)?('.PlantPart::ANY.')$/iu';
+            '/^(\p{L}[\p{L}\s\'’-]*?)\s*[:–—-]\s*([\d½¼¾⅓⅔].*?)\s+((?:'.
+            self::STATES.
+            '|whole|chopped)\s+)?('.
+            PlantPart::any().
+            ')$/iu';
         if (preg_match($apart, $line, $m) === 1 && $this->words->amounts->reading($m[2]) !== null && $this->words->namesHerb($m[1])) {
             return "{$m[2]} {$m[3]}{$m[1]} {$m[4]}";
         }
@@ -222,8 +226,10 @@ final readonly class RecipeLines
     public function stateByWhatIsDone(array $lines): ?array
     {
         $plant = '(?:(?:the|them|it|all|your)\s+)*(?:flowers?|lea(?:f|ves)|herbs?|blossoms?|petals?|roots?|tops|heads?)?\b';
+        $long = 'days?|weeks?|fortnight|completely|crisp|crackly|brittle';
         $said = [
-            'dried' => "/^\\W*(?:(?:then|and|first)\\s+)*(?:dry|hang)\\s+(?!the\\s+jar){$plant}/iu",
+            // What is washed and dried with a cloth is as fresh as before.
+            'dried' => "/(?:^\\W*(?:(?:then|and|first)\\s+)*|\\band\\s+(?:then\\s+)?)(?:dry|hang)\\s+{$plant}.*\\b(?:{$long})\\b/iu",
             'wilted' => '/^\W*(?:(?:then|and|first)\s+)*(?:wilt\b|(?:let|leave|allow|spread)\b.*\bwilt\b)/iu',
             'fresh' => '/^\W*(?:pick|gather|harvest|forage)\b(?!\s+(?:over|out|through))/iu',
         ];

@@ -71,22 +71,20 @@ final readonly class RecipeReader
             mb_strlen($text) <= self::LONGEST_SENTENCE || throw $none;
         }
         try {
-            $one = $this->asSentence($text, $kitchen);
+            $flat = preg_replace('/\s*\R\s*/u', ', ', $text) ?? $text;
+            $said = (new WishSentence($kitchen->cupboard(), $this->methods, $kitchen))->read($flat);
         } catch (RecipeException $none) {
             return $read ?? throw $none;
         }
-
         // What loses an amount of several lines is no better than they are.
-        $loses =
-            preg_match('/\R/u', $text) === 1 && preg_match('/Of these words nothing was made: .*\d/u', implode(' ', $one->notes)) === 1;
+        $loses = preg_match('/\R/u', $text) === 1 && preg_grep('/\d/', $said['unread']) !== [];
 
-        return $read === null || (self::isWhole($one->wish) && ! $loses) ? $one : $read;
+        return $read === null || (self::isWhole($said['wish']) && ! $loses) ? self::asOneSentence($text, $said) : $read;
     }
 
-    /** @throws RecipeException */
-    private function asSentence(string $text, Kitchen $kitchen): ReadRecipe
+    /** @param  array{wish: array<string, mixed>, unread: list<string>, guesses: list<string>}  $read as WishSentence has it */
+    private static function asOneSentence(string $text, array $read): ReadRecipe
     {
-        $read = (new WishSentence($kitchen->cupboard(), $this->methods, $kitchen))->read(preg_replace('/\s*\R\s*/u', ', ', $text) ?? $text);
         $unread = implode('”, “', $read['unread']);
         // Its first line, where others follow, is what it is called.
         $name = preg_match('/^([^\d\n]{3,80}?)\s*\R/u', $text, $m) === 1 ? $m[1] : '';
@@ -102,7 +100,7 @@ final readonly class RecipeReader
     /** @param  array<string, mixed>  $wish whether no herb or no oil was named in it, known or not */
     private static function lacks(array $wish): bool
     {
-        return ($wish['herbs'] ?? []) === [['name' => 'herb']] || in_array($wish['oils'] ?? [], [[], [['name' => 'oil']]], true);
+        return ($wish['herbs'] ?? []) === PastedWish::ANY_HERB || in_array($wish['oils'] ?? [], [[], PastedWish::ANY_OIL], true);
     }
 
     /** @param  array<string, mixed>  $wish whether a herb and an oil are in it that are known */

@@ -278,9 +278,9 @@ final readonly class RecipeWords
     {
         $two =
             '/(?<name>\p{L}[\p{L}\'’-]*(?:\s+\p{L}[\p{L}\'’-]*)?)\s+(?<one>'.
-            PlantPart::ANY.
+            PlantPart::any().
             ')\s*(?:\band\b|&|\+|\/)\s*(?<other>'.
-            PlantPart::ANY.
+            PlantPart::any().
             ')\b/iu';
 
         return preg_replace_callback(

@@ -332,10 +332,12 @@ final readonly class SaidAmount
             '/(\bin|\bto)?\s*(?:\b(?:an?|\d{1,2})\s+)?'.
             preg_quote($measure, '/').
             's?\s+(?:of\s+)?(?:\d+\s+parts?\s+)?(?!jars?\b|of\b)(\p{L}+)/iu';
-        if (preg_match($bare, $text, $m) === 1 && ($this->words->oil($m[2].' oil')['id'] ?? '') !== '') {
-            if ($m[1] !== '' || $this->words->knownHerb($m[2]) === null) {
-                return true;
-            }
+        if (
+            preg_match($bare, $text, $m) === 1 &&
+            ($this->words->oil($m[2].' oil')['id'] ?? '') !== '' &&
+            ($m[1] !== '' || $this->words->knownHerb($m[2]) === null)
+        ) {
+            return true;
         }
 
         // "A pint of oil" is of whichever it is.

@@ -116,7 +116,7 @@ final class WishSentence
         if ($herbs->herbs === [] && $poured['oils'] === []) {
             throw RecipeException::nothingFound();
         }
-        $wish = ['herbs' => $herbs->herbs, 'oils' => $poured['oils'] ?: [['name' => 'oil']]] + $wish;
+        $wish = ['herbs' => $herbs->herbs, 'oils' => $poured['oils'] ?: PastedWish::ANY_OIL] + $wish;
         $amount = $oils['amount'] ?? $poured['amount'];
         if ($amount !== null && ! isset($wish['finished'])) {
             $wish['oil_amount'] = $amount;
@@ -132,7 +132,7 @@ final class WishSentence
         $guesses = [...$guesses, ...$herbs->guesses, ...$oils['guesses'], ...$poured['guesses']];
         if ($herbs->herbs === []) {
             $guesses[] = 'Which herb is not understood. Write it otherwise, or choose it in the sentence.';
-            $wish['herbs'] = [['name' => 'herb']];
+            $wish['herbs'] = PastedWish::ANY_HERB;
         }
 
         if (isset($wish['begun'])) {

@@ -99,6 +99,10 @@ final readonly class WrittenAmounts
     public function asked(string $text): array
     {
         $amount = '/(?<![\p{L}\d.,\/-])(?:\d[\d.,]*\s*(?:-|–|to)\s*)?\d[\d.,]*\s*'.UnitWords::ANY.'(?![\p{L}\d])/iu';
+        // A sentence is read at every stroke of a key, and of most amounts nothing is to be asked.
+        if (preg_match('/\d[.,]\d{3}|\d\s*(?:-|–|to)\s*\d/u', $text) !== 1) {
+            return [];
+        }
         $asked = [];
         foreach (preg_match_all($amount, $text, $m) > 0 ? $m[0] : [] as $typed) {
             if (preg_match(self::THOUSANDS_POINT, $typed) === 1) {

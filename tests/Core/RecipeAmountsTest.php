@@ -230,6 +230,15 @@ it('takes the state that is not said from what is done, and no other', function 
     'picked over' => ["50 g calendula\n300 ml olive oil\nPick over and remove the stems", 'dried', 'a guess'],
     'said to be dried' => ["50 g dried comfrey leaf\n300 ml olive oil\nWilt the leaves", 'dried', null],
     'a jar that is dried' => ["50 g calendula\n300 ml olive oil\nDry the jar", 'dried', 'a guess'],
+    'picked and dried in one breath' => [
+        "50 g calendula\n300 ml olive oil\nPick the heads in July and dry them for a week",
+        'dried',
+        'by “Pick',
+    ],
+    // Dry to the touch is not dried.
+    'washed and dried' => ["Pick the basil\n3 sprigs of basil\n200 ml olive oil\nWash and dry the leaves", 'fresh', 'by “Pick the basil”'],
+    'washed, and dried with a cloth' => ["20 g garlic\n200 ml olive oil\nDry the cloves with a towel", 'fresh', 'a guess'],
+    'so many of them' => ["Gather them\n3 sprigs of rosemary\n200 ml olive oil", 'fresh', 'by “Gather them”'],
 ]);
 
 it('reads a plant with its amount and its part behind it, a handful that is taken, and a title with its size', function (
