@@ -230,7 +230,7 @@ final readonly class RecipeLines
         $said = [
             // What is washed and dried with a cloth is as fresh as before.
             'dried' => "/(?:^\\W*(?:(?:then|and|first)\\s+)*|\\band\\s+(?:then\\s+)?)(?:dry|hang)\\s+{$plant}.*\\b(?:{$long})\\b/iu",
-            'wilted' => '/^\W*(?:(?:then|and|first)\s+)*(?:wilt\b|(?:let|leave|allow|spread)\b.*\bwilt\b)/iu',
+            'wilted' => '/\band\s+(?:then\s+)?wilt\b|^\W*(?:(?:then|and|first)\s+)*(?:wilt\b|(?:let|leave|allow|spread)\b.*\bwilt\b)/iu',
             'fresh' => '/^\W*(?:pick|gather|harvest|forage)\b(?!\s+(?:over|out|through))/iu',
         ];
         foreach ($said as $state => $pattern) {

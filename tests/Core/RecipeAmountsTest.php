@@ -235,6 +235,7 @@ it('takes the state that is not said from what is done, and no other', function 
         'dried',
         'by “Pick',
     ],
+    'picked and wilted in one breath' => ["Pick dandelion blossoms and wilt overnight.\n200 ml olive oil", 'wilted', 'by “Pick'],
     // Dry to the touch is not dried.
     'washed and dried' => ["Pick the basil\n3 sprigs of basil\n200 ml olive oil\nWash and dry the leaves", 'fresh', 'by “Pick the basil”'],
     'washed, and dried with a cloth' => ["20 g garlic\n200 ml olive oil\nDry the cloves with a towel", 'fresh', 'a guess'],
