@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { Problem } from '../../web/api/client'
-import { mayWait, notesOf, pageOf, thingOf, unsentStep } from '../../web/offline/later'
+import { formOf, mayWait, notesOf, pageOf, thingOf, unsentStep } from '../../web/offline/later'
 import { Outbox, type Store, type Unsent } from '../../web/offline/outbox'
 
 /** As a browser keeps them: in order, by a number that is never given twice. */
@@ -89,6 +89,15 @@ describe('what may wait for a network', () => {
     expect(pageOf('/houses/n/today/shaken')).toBe('/h/n/today')
     expect(notesOf('/houses/n/makings/7/stir')).toBe('/houses/n/makings/7/notes')
     expect(notesOf('/houses/n/stove/7/reading')).toBeNull()
+  })
+
+  it('knows where what was refused is put right', () => {
+    expect(formOf('/houses/n/batches/7/strain')).toBe('/h/n/press/7')
+    expect(formOf('/houses/n/boils/7/marks')).toBe('/h/n/stove/boil/7')
+    expect(formOf('/houses/n/makings/7/weigh')).toBe('/h/n/making/7')
+    expect(formOf('/houses/n/stove/7/reading')).toBe('/h/n/stove/7')
+    expect(formOf('/houses/n/batches/7/tasks')).toBeNull()
+    expect(formOf('/houses/n/today/shaken')).toBeNull()
   })
 })
 

@@ -191,8 +191,10 @@ test('what the house does not take stands in the form again, whole, and is put r
   await context.setOffline(false)
   await expect(page.getByText(/^The house did not take what was written down on this device/)).toBeVisible()
   await expect(page.getByText(said)).toBeVisible()
+  // A day went by: it counts as of when it was done.
+  await clock(page, '2026-12-30T12:00:00Z')
   await page.getByRole('button', { name: 'Put it right here' }).click()
-  await expect(waits(page, 'One thing')).toHaveCount(0)
+  await expect(page.getByText(/^It counts as of when it was done, /)).toBeVisible()
   await expect(page.getByLabel('What came out')).toHaveValue('a jugful')
   await expect(page.getByLabel('The spent herb weighs')).toHaveValue('61 g')
   await expect(page.getByLabel('Got out')).toHaveValue('squeezed')
@@ -201,9 +203,71 @@ test('what the house does not take stands in the form again, whole, and is put r
   await page.getByRole('button', { name: 'Write it down', exact: true }).click()
   // In, before the page is left.
   await expect(page.getByRole('heading', { name: 'Let it settle' })).toBeVisible()
+  await expect(waits(page, 'One thing')).toHaveCount(0)
   await page.goto(batch)
   await expect(logbook(page).first()).toContainText('Strained: 300 mL')
   await expect(logbook(page).first()).toContainText('It smelled of hay')
+})
+
+test('a mark of a pot and a weighing that were not taken are put right where they were written', async ({
+  page,
+  context,
+}) => {
+  const house = await ownHouse(page)
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  const sent: string[] = []
+  context.on('request', (request) => {
+    const { amount, level } = (request.postDataJSON() ?? {}) as { amount?: string; level?: string }
+    const ago = Number(request.headers()['done-ago'] ?? -1)
+    if (request.method() === 'POST' && (amount ?? level))
+      sent.push(`${amount ?? level}: ${ago >= 0 ? 'as of then' : 'now'}`)
+  })
+
+  await page.goto(`${house}/boil`)
+  await page.getByRole('button', { name: 'Begin the decoction' }).click()
+  await expect(page.getByText('Put it over the flame.')).toBeVisible()
+  await page.getByRole('button', { name: 'Over the flame' }).click()
+  await expect(page.getByRole('button', { name: 'Off, covered' })).toBeVisible()
+  await clock(page, LATER)
+  await context.setOffline(true)
+  await page.getByLabel('There is').fill('a good deal')
+  await page.getByLabel('At', { exact: true }).fill('10:40')
+  await page.getByRole('button', { name: 'Write a mark' }).click()
+  await expect(waits(page, 'One thing')).toBeVisible()
+  await expect(page.getByLabel('There is')).toHaveValue('')
+  await context.setOffline(false)
+  await page.getByRole('button', { name: 'See and decide' }).click()
+  await page.getByRole('link', { name: 'Put it right where it was written' }).click()
+  await page.getByRole('button', { name: 'Put it right here' }).click()
+  await expect(page.getByLabel('There is')).toHaveValue('a good deal')
+  await expect(page.getByLabel('At', { exact: true })).toHaveValue('10:40')
+  // Left and come back to, it is still there.
+  await page.reload()
+  await page.getByRole('button', { name: 'Put it right here' }).click()
+  await page.getByLabel('There is').fill('7 L')
+  await page.getByRole('button', { name: 'Write a mark' }).click()
+  await expect(page.getByText('Mark: 7 L', { exact: true }).first()).toBeVisible()
+  await expect(waits(page, 'One thing')).toHaveCount(0)
+
+  await begun(page, house)
+  const step = page.locator('[aria-current=step]')
+  await step.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(step).toContainText('olive oil')
+  await context.setOffline(true)
+  await step.getByLabel('What went in').fill('a bit more')
+  await step.getByRole('button', { name: 'It is in', exact: true }).click()
+  await expect(step).toContainText('eeswax')
+  await context.setOffline(false)
+  // Not taken, it is the step that is next again.
+  await step.getByRole('button', { name: 'Put it right here' }).click()
+  await expect(step.getByLabel('What went in')).toHaveValue('a bit more')
+  await step.getByRole('button', { name: 'As of now instead' }).click()
+  await step.getByLabel('What went in').fill('68 g')
+  await step.getByRole('button', { name: 'It is in', exact: true }).click()
+  await expect(page.getByText('Olive oil: 68 g in', { exact: true }).first()).toBeVisible()
+  await expect(waits(page, 'One thing')).toHaveCount(0)
+  expect(sent).toContain('7 L: as of then')
+  expect(sent).toContain('68 g: now')
 })
 
 test('what was seen under a lid is in the note that is kept of it', async ({ page, context }) => {

@@ -3,6 +3,7 @@ import { useParams } from 'react-router'
 import { isAway } from '../offline/known'
 import { mayWait } from '../offline/later'
 import { outbox } from '../offline/here'
+import { agoS } from '../offline/outbox'
 import { get, type Problem, type Schemas, send, WrittenHere } from './client'
 import { OpenWrites, sendingAgain } from './once'
 import type { Answer, AnswerTo, Operation, WriteOf } from './typed'
@@ -47,7 +48,7 @@ export const useBatch = (id: string) => useOfHouse(`/batches/${id}`)
 export const useHouse = () => useOfHouse('', { stale: 30_000 })
 export const useMaterials = () => useOfHouse('/materials', { stale: Infinity })
 
-type Write = { method?: string; path: string; body?: unknown; raw?: string; says?: string }
+type Write = { method?: string; path: string; body?: unknown; raw?: string; says?: string; doneAt?: number | undefined }
 
 /** Of all pages together, for a page may be left before its answer is there. */
 const open = new OpenWrites()
@@ -84,19 +85,23 @@ export function useWrite<Op extends Operation = Operation>(done?: (answer: Answe
     networkMode: 'always',
     ...sendingAgain,
     mutationFn: async (write) => {
-      const { method = 'POST', path, body, raw, says = '' }: Write = write
+      const { method = 'POST', path, body, raw, says = '', doneAt }: Write = write
       const who = client.getQueryData<Schemas['Me']>(['me'])?.id ?? ''
       const what = `${method} ${path} ${raw ?? JSON.stringify(body)}`
       const key = open.keyFor(what)
       const keep = async () => {
-        const at = open.begun(what)?.since ?? Date.now()
+        const at = doneAt ?? open.begun(what)?.since ?? Date.now()
         await outbox.keep({ key, who, path, body: JSON.stringify(body), at, says })
         open.letGo(what)
         return new WrittenHere()
       }
       if (waits(write, who, what)) throw await keep()
       try {
-        const answer = await send<AnswerTo<Op>>(method, path, { key, ...(raw === undefined ? { body } : { raw }) })
+        const answer = await send<AnswerTo<Op>>(method, path, {
+          key,
+          ...(raw === undefined ? { body } : { raw }),
+          ...(doneAt === undefined ? {} : { agoS: agoS(doneAt) }),
+        })
         open.answered(what)
         return answer
       } catch (problem) {

@@ -76,5 +76,7 @@ export type WriteOf<Op extends Operation> = Op extends `${infer M} ${infer K}`
       raw?: string
       /** What it is, for a person to read: then it may wait on this machine for a network. */
       says?: string
+      /** When it was done, by this machine's clock, ms; not said, it is done now. */
+      doneAt?: number | undefined
     }
   : never

@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import { useHouseId } from '../api/hooks'
 import { useKey } from '../frame/keys'
+import type { WriteOf } from '../api/typed'
+import { useRighting } from '../offline/righting'
 import { namesOf, whole } from '../offline/whole'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
@@ -11,6 +13,8 @@ import { Tick } from '../parts/Tick'
 import { Head } from './Head'
 import { type Pot, usePotLine } from './line'
 import { Discard, Looks, Move, Strain } from './Sheets'
+
+type Sent<Does extends 'marks' | 'warmth'> = WriteOf<`POST /houses/{house}/boils/{boil}/${Does}`>['body']
 
 const BY = [
   { id: 'stick', name: 'by a stick' },
@@ -82,9 +86,18 @@ export function Mark({ pot }: { pot: Pot }) {
   const by = pot.unit === 'g' ? 'scale' : kept === 'jug' || kept === 'scale' ? kept : pot.pot ? 'stick' : 'jug'
   const [anew, setAnew] = useState(false)
   const form = useForm({ level: '', at: '' })
+  const righting = useRighting<NonNullable<Sent<'marks'>>>(
+    `/houses/${house}/boils/${pot.id}/marks`,
+    ({ level, at, by: read, anew: poured }) => {
+      form.put({ level, at: at ?? '' })
+      setBy(read)
+      setAnew(poured ?? false)
+    },
+  )
   const { write, path } = usePotLine(pot, () => {
     form.clear()
     setAnew(false)
+    righting.done()
   })
   const { field, rest } = form.beside(write.error)
   return (
@@ -93,6 +106,7 @@ export function Mark({ pot }: { pot: Pot }) {
       onSubmit={form.sent(() =>
         write.mutate({
           path: `${path}/marks`,
+          doneAt: righting.doneAt,
           body: { level: form.typed.level, by, anew, at: form.typed.at.trim() === '' ? null : form.typed.at },
           says: whole(
             `${pot.name}: ${form.typed.level} ${namesOf(BY, [by])}`,
@@ -102,6 +116,7 @@ export function Mark({ pot }: { pot: Pot }) {
         }),
       )}
     >
+      {righting.notice ? <div className="col-span-2">{righting.notice}</div> : null}
       <Field
         label={TYPED[by]?.label ?? ''}
         placeholder={TYPED[by]?.hint ?? ''}
@@ -136,8 +151,13 @@ export function Mark({ pot }: { pot: Pot }) {
 }
 
 export function Warmth({ pot }: { pot: Pot }) {
+  const house = useHouseId()
   const form = useForm({ warmth: '' })
-  const { write, path } = usePotLine(pot, () => form.clear())
+  const righting = useRighting<NonNullable<Sent<'warmth'>>>(`/houses/${house}/boils/${pot.id}/warmth`, form.put)
+  const { write, path } = usePotLine(pot, () => {
+    form.clear()
+    righting.done()
+  })
   const { field, rest } = form.beside(write.error)
   return (
     <form
@@ -145,11 +165,13 @@ export function Warmth({ pot }: { pot: Pot }) {
       onSubmit={form.sent(() =>
         write.mutate({
           path: `${path}/warmth`,
+          doneAt: righting.doneAt,
           body: { warmth: form.typed.warmth },
           says: `${pot.name}: it was at ${form.typed.warmth}`,
         }),
       )}
     >
+      {righting.notice ? <div className="col-span-2">{righting.notice}</div> : null}
       <Field label="How warm it is" placeholder={pot.warm} maxLength={20} required {...field('warmth')} />
       <Button type="submit" disabled={write.isPending}>
         Write it down

@@ -34,7 +34,7 @@ export function Track({ pot }: { pot: Pot }) {
         viewBox={`0 0 ${width} ${HIGH}`}
         className="block w-full"
         role="img"
-        aria-label={`The level, ${marks.length} marks${pot.done ? `; done about ${pot.done}` : ''}`}
+        aria-label={`The level, ${marks.length === 1 ? 'one mark' : `${marks.length} marks`}${pot.done ? `; done about ${pot.done}` : ''}`}
       >
         {nights.map(([a, b]) => (
           <g key={a}>

@@ -6,6 +6,7 @@ import type { Unsent } from '../offline/outbox'
 import { unsentStep } from '../offline/later'
 import { stands } from '../offline/Unsent'
 import { usePart } from '../frame/part'
+import { useRighting } from '../offline/righting'
 import { whole } from '../offline/whole'
 import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
@@ -100,19 +101,38 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
   const [amount, setAmount] = useState('')
   const [warmth, setWarmth] = useState('')
   const [mass, setMass] = useState('')
-  const { write, path } = useLine(making, close)
+  const house = useHouseId()
   const part = step.does === 'weigh' ? step.id.replace(/^weigh\./, '') : ''
+  const righting = useRighting<{ part?: string; step?: string; amount?: string; warmth?: string; mass?: string }>(
+    `/houses/${house}/makings/${making.id}/${step.does === 'weigh' ? 'weigh' : 'steps'}`,
+    (typed) => {
+      setAmount(typed.amount ?? '')
+      setWarmth(typed.warmth ?? '')
+      setMass(typed.mass ?? '')
+    },
+    (typed) => (step.does === 'weigh' ? typed.part === part : typed.step === step.id),
+  )
+  const { write, path } = useLine(
+    making,
+    () => {
+      righting.done()
+      close()
+    },
+    righting.done,
+  )
   const warm = ['melt', 'drops', 'water', 'leaf'].includes(step.id)
   const cool = ['drops', 'drops-cold'].includes(step.id) ? making.pot.filter((each) => each.cool && !each.in) : []
   const done = () =>
     step.does === 'weigh'
       ? write.mutate({
           path: `${path}/weigh`,
+          doneAt: righting.doneAt,
           body: { part, amount: amount.trim() === '' ? null : amount },
           says: whole(`${making.name}: ${step.says}`, ['in went', amount]),
         })
       : write.mutate({
           path: `${path}/steps`,
+          doneAt: righting.doneAt,
           body: {
             step: step.id,
             warmth: warmth.trim() === '' ? null : warmth,
@@ -124,6 +144,7 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
   return (
     <div className="flex flex-col gap-3 py-1">
       <p className="font-display text-2xl">{step.says}</p>
+      {righting.notice}
       {making.leaf && step.id === 'sieve' ? <Leaf leaf={making.leaf} making={making.id} works /> : null}
       {step.does === 'spoon' ? (
         <TheSpoon making={making} done={close} />

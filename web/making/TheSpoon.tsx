@@ -4,6 +4,7 @@ import { ask } from '../api/client'
 import { useHouseId, useMakingWrite, useOfHouse } from '../api/hooks'
 import { Choice } from '../bench/editors/edit'
 import { FAR, VERDICTS } from '../melt/Spoon'
+import { useRighting } from '../offline/righting'
 import { namesOf, whole } from '../offline/whole'
 import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
@@ -30,13 +31,24 @@ export function TryIt({ making, inUse = false, done }: Try) {
   const [by, setBy] = useState('plainly')
   const [room, setRoom] = useState('')
   const [stuck, setStuck] = useState('')
-  const write = useMakingWrite(done)
+  const path = `/houses/${house}/makings/${making.id}/spoon` as const
+  const righting = useRighting<{ verdict: string; by?: string; room?: string; stuck?: string }>(path, (typed) => {
+    setVerdict(typed.verdict)
+    setBy(typed.by ?? 'plainly')
+    setRoom(typed.room ?? '')
+    setStuck(typed.stuck ?? '')
+  })
+  const write = useMakingWrite((after) => {
+    righting.done()
+    done(after)
+  }, righting.done)
   return (
     <form
       className="flex flex-col gap-3"
       onSubmit={sent(() =>
         write.mutate({
-          path: `/houses/${house}/makings/${making.id}/spoon`,
+          path,
+          doneAt: righting.doneAt,
           body: {
             verdict: verdict as 'right',
             by: by as 'plainly',
@@ -52,6 +64,7 @@ export function TryIt({ making, inUse = false, done }: Try) {
         }),
       )}
     >
+      {righting.notice}
       <Choice
         legend={inUse ? 'How it turned out in use' : 'The drop on the cold spoon, after a minute'}
         value={verdict}

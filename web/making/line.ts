@@ -3,7 +3,7 @@ import { useSay } from '../frame/Say'
 import type { Making } from './MakingPage'
 
 /** Writes a line of a product's logbook, and says what was written, with the way back beside it. */
-export function useLine(making: Making, done?: () => void) {
+export function useLine(making: Making, done?: () => void, kept?: () => void) {
   const say = useSay()
   const path = `/houses/${useHouseId()}/makings/${making.id}` as const
   const undo = useMakingWrite(() => say({ text: 'Undone.' }))
@@ -14,6 +14,6 @@ export function useLine(making: Making, done?: () => void) {
       text: `${entry?.title ?? 'Written down'}.`,
       undo: entry ? () => undo.mutate({ path: `${path}/undo`, body: { entry: entry.id } }) : undefined,
     })
-  })
+  }, kept)
   return { write, path }
 }

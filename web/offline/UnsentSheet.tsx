@@ -2,11 +2,11 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Schemas, send } from '../api/client'
-import { Button, TextButton } from '../parts/Button'
+import { Button, ButtonLink, TextButton } from '../parts/Button'
 import { asOf } from '../parts/moment'
 import { Notice } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
-import { houseOf, notesOf, pageOf, thingOf } from './later'
+import { formOf, houseOf, notesOf, pageOf, thingOf } from './later'
 import type { Unsent } from './outbox'
 import { outbox } from './here'
 
@@ -79,6 +79,7 @@ function Refused({
   const house = houseOf(unsent.path)
   const thing = thingOf(unsent.path)
   const notes = notesOf(unsent.path)
+  const form = formOf(unsent.path)
   const there = useQuery({
     queryKey: ['house', house, thing],
     queryFn: ({ signal }) => send<Lines>('GET', `/houses/${house}${thing}`, { signal }),
@@ -118,8 +119,13 @@ function Refused({
         </section>
       </div>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        {form ? (
+          <ButtonLink look="strong" to={form} onClick={onClose}>
+            Put it right where it was written
+          </ButtonLink>
+        ) : null}
         {notes !== null && unsent.path !== notes ? (
-          <Button look="strong" onClick={() => decided(outbox.asNote(unsent, unsent.says))}>
+          <Button look={form ? 'plain' : 'strong'} onClick={() => decided(outbox.asNote(unsent, unsent.says))}>
             Keep it as a note
           </Button>
         ) : null}

@@ -34,9 +34,9 @@ const store: Store = {
   remove: async (order) => (await db()).delete('unsent', order),
 }
 
-export const outbox = new Outbox(store, async (unsent, agoS) => {
+export const outbox = new Outbox(store, async (unsent, ago) => {
   const write = () =>
-    send('POST', unsent.path, { key: unsent.key, raw: unsent.body, agoS, signal: AbortSignal.timeout(LONGEST_MS) })
+    send('POST', unsent.path, { key: unsent.key, raw: unsent.body, agoS: ago, signal: AbortSignal.timeout(LONGEST_MS) })
   try {
     await write()
   } catch (problem) {

@@ -54,6 +54,16 @@ export function pageOf(path: string): string {
   return `/h/${houseOf(path)}/${page ?? 'today'}`
 }
 
+/** What has a form of its own, into which it is put back. */
+const RIGHTED = ['strain', 'marks', 'warmth', 'weigh', 'steps', 'spoon', 'reading']
+
+/** The page with the form it was written in, where it can be put right; null where it has none. */
+export function formOf(path: string): string | null {
+  const [, of = '', does = ''] = parts(path)
+  if (!RIGHTED.includes(does)) return null
+  return does === 'strain' ? `/h/${houseOf(path)}/press/${of}` : pageOf(path)
+}
+
 /** A step of a product that was done here, and is not in the house yet. What follows a spoon that was not right is the house's to say. */
 export function unsentStep(all: Unsent[], step: string): Unsent | undefined {
   return all.findLast((each) => {

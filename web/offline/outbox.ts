@@ -30,7 +30,10 @@ export type Store = {
 }
 
 /** Sends one, with how many seconds ago it was done; throws a Problem where it was not taken. */
-export type SendLate = (unsent: Unsent, agoS: number) => Promise<void>
+export type SendLate = (unsent: Unsent, ago: number) => Promise<void>
+
+/** How many whole seconds ago a moment was, both by this machine's clock, ms. */
+export const agoS = (then: number, now = Date.now()): number => Math.max(0, Math.floor((now - then) / 1000))
 
 /** The same pressed again so soon is the same, ms. */
 const SAME_WITHIN = 10 * 60_000
@@ -97,7 +100,7 @@ export class Outbox {
       const next = (await this.#store.all()).find((each) => each.who === who && each.refused === undefined)
       if (!next) break
       try {
-        await this.#send(next, Math.max(0, Math.floor((now() - next.at) / 1000)))
+        await this.#send(next, agoS(next.at, now()))
       } catch (thrown) {
         if (!(thrown instanceof Problem) || thrown.again || WAITS.includes(thrown.status)) break
         await this.#store.put({ ...next, refused: thrown.message })

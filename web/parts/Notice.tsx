@@ -48,7 +48,7 @@ export function Trouble({ problem }: { problem: Problem | null | undefined }) {
 
 /** Written down on this device; nothing is wrong, and once it is sent there is nothing to say. */
 function Here({ says }: { says: string }) {
-  return useUnsent().length === 0 ? null : (
+  return useUnsent().every((each) => each.refused !== undefined) ? null : (
     <p role="status" className="bg-oil-pale px-3 py-2">
       {says}
     </p>

@@ -4,15 +4,15 @@ import type { WriteOf } from '../api/typed'
 import { HandsFull } from '../hands/HandsFull'
 import { stands } from '../offline/Unsent'
 import { namesOf, whole } from '../offline/whole'
-import { outbox, useUnsent } from '../offline/here'
-import type { Unsent } from '../offline/outbox'
+import { useUnsent } from '../offline/here'
+import { useRighting } from '../offline/righting'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { Area, Field, Select } from '../parts/Field'
 import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
-import { Notice, Trouble } from '../parts/Notice'
+import { Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
 import { HAD_WARMTH, HadWarmth } from './HadWarmth'
 import { Scale } from './Scale'
@@ -110,13 +110,9 @@ function StrainForm({
   const clear = () => {
     for (const empty of [setAmount, setGross, setTare, setSpent, setNote]) empty('')
   }
-  const write = useBatchWrite(clear, clear)
-  const here = useUnsent(`/batches/${batch.id}`).filter((each) => each.path.endsWith('/strain'))
-  const unsent = here.find((each) => each.refused === undefined)
-  const refused = here.find((each) => each.refused !== undefined)
-  /** What the house did not take stands in the form again, and is written down from there. */
-  const putRight = (from: Unsent) => {
-    const typed = JSON.parse(from.body) as NonNullable<Typed>
+  const path = `/houses/${house}/batches/${batch.id}/strain` as const
+  const unsent = useUnsent(`/batches/${batch.id}`).find((each) => each.path === path && each.refused === undefined)
+  const righting = useRighting<NonNullable<Typed>>(path, (typed) => {
     setHow(typed.gross ? 'weighed' : 'measured')
     setAmount(typed.amount ?? '')
     setGross(typed.gross ?? '')
@@ -128,8 +124,12 @@ function StrainForm({
     setSpentTo(typed.spent_to ?? '')
     setWarmth(typed.warmth ?? '')
     setSigns(typed.signs ?? [])
-    void outbox.letGo(from)
+  })
+  const put = () => {
+    clear()
+    righting.done()
   }
+  const write = useBatchWrite(put, put)
   if (!works) return null
   if (unsent)
     return (
@@ -149,7 +149,8 @@ function StrainForm({
       onSubmit={sent(() => {
         const weighed = how === 'weighed'
         write.mutate({
-          path: `/houses/${house}/batches/${batch.id}/strain`,
+          path,
+          doneAt: righting.doneAt,
           body: {
             amount: weighed ? '' : amount,
             gross: weighed ? gross : null,
@@ -176,15 +177,7 @@ function StrainForm({
         })
       })}
     >
-      {refused ? (
-        <Notice rank="care">
-          <span className="flex flex-col items-start gap-2">
-            <span>The house did not take what was written down on this device: {refused.refused}</span>
-            <span className="text-soft">{refused.says}.</span>
-            <Button onClick={() => putRight(refused)}>Put it right here</Button>
-          </span>
-        </Notice>
-      ) : null}
+      {righting.notice}
       <HadWarmth press={press} warmth={warmth} setWarmth={setWarmth} fault={fault('warmth')} />
       <fieldset className="flex flex-wrap gap-x-6">
         <legend className="font-semibold">How do you know how much it is?</legend>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
-import type { Shape } from '../api/hooks'
+import { type Shape, useHouseId } from '../api/hooks'
 import { usePart } from '../frame/part'
+import { useRighting } from '../offline/righting'
 import { Button, TextButton } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
@@ -12,18 +13,27 @@ type View = Shape<'StoveView'>
 /** A warmth read off a thermometer and typed, and those read lately, which can be taken back. */
 export function ByEye({ pot }: { pot: View }) {
   const [typed, setTyped] = useState('')
-  const { write, path } = useTend(pot, () => setTyped(''))
+  const house = useHouseId()
+  const righting = useRighting<{ warmth: string }>(`/houses/${house}/stove/${pot.id}/reading`, ({ warmth }) =>
+    setTyped(warmth),
+  )
+  const { write, path } = useTend(pot, () => {
+    setTyped('')
+    righting.done()
+  })
   return (
     <form
       className="flex flex-wrap items-end gap-3"
       onSubmit={sent(() => {
         write.mutate({
           path: `${path}/reading`,
+          doneAt: righting.doneAt,
           body: { warmth: typed },
           says: `${pot.title}: it read ${typed} ${pot.warmth_unit}`,
         })
       })}
     >
+      {righting.notice ? <div className="basis-full">{righting.notice}</div> : null}
       <div className="w-72 max-sm:grow">
         <Field
           label={`It reads, ${pot.warmth_unit}`}

@@ -420,7 +420,9 @@ final readonly class PotPage
             $line instanceof Lit => 'Over the flame',
             $line instanceof Covered => 'Off the flame, and covered',
             $line instanceof Moved => 'Moved: over the flame from '.$this->times->logged($line->until),
-            $line instanceof Marked => ($line->anew ? 'More poured in; ' : '')."Mark: {$line->typed}, ".$plain($line->ml),
+            $line instanceof Marked => ($line->anew ? 'More poured in; ' : '').
+                'Mark: '.
+                implode(', ', array_unique([$line->typed, $plain($line->ml)])),
             $line instanceof Warmed => 'Warmth: '.$words->thing(['C' => $line->celsius]),
             $line instanceof SignsSeen => 'Signs: '.
                 implode(
