@@ -18,7 +18,8 @@ final class ForWhom
 
     /** "A 3 year old", "my two-year-old"; from twelve on nobody calls one small. */
     public const BY_AGE =
-        '(?:an?|my|our|the)\s+(?:[1-9]|1[01]|one|two|three|four|five|six|seven|eight|nine|ten)'.'[\s-](?:years?|months?)[\s-]olds?\b';
+        '(?:an?|my|our|the)\s+(?:[1-9]|1[01]|one|two|three|four|five|six|seven|eight|nine|ten)[\s-]?'.
+        '(?:(?:years?|yrs?|months?|mths?)\.?[\s-]olds?|y[\/.]?\s?o)\b\.?';
 
     /** As data/melt.json has them: in the name of a product, whose it is. */
     private const IN_NAME = [

@@ -29,6 +29,9 @@ final class GatheredRecipe
 
     public ?string $purpose = null;
 
+    /** How much herb to how much oil, where it is said, as a wish has it. */
+    public ?string $ratio = null;
+
     /** @var array{string, string}|null the state that what is done with them gives the herbs, and the line that says so */
     public ?array $done = null;
 

@@ -15,6 +15,11 @@ use Kettle\Measure\Kind;
 /** The herb that a line of a recipe speaks of, in which state, and how much so many of them weigh. */
 final readonly class HerbLine
 {
+    /** Cloves of which it is not said of what; whole or ground ones are the spice. */
+    private const CLOVES =
+        '/^(?:(?:fat|large|big|small|medium|fresh|peeled)\s+)*cloves?(?:[\s,(]+'.
+        '(?:peeled|crushed|chopped|minced|sliced|smashed|bruised|and|finely|roughly|fresh))*\)?$/iu';
+
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private Counts $counts) {}
 
     /**
@@ -116,7 +121,7 @@ final readonly class HerbLine
     public function counted(float $least, float $most, string $rest, GatheredRecipe $got): array
     {
         $state = $this->words->state($rest);
-        $garlic = preg_match('/^cloves?\s*$/i', trim($rest, ' .,')) === 1;
+        $garlic = preg_match(self::CLOVES, trim($rest, ' .,')) === 1;
         [$herb, $name, $guesses] = $this->of($garlic ? 'garlic' : $rest, true, $got->purpose === 'kitchen', $state, $got->done);
         if ($herb === null) {
             return [null, '', []];

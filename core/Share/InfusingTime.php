@@ -16,15 +16,21 @@ final readonly class InfusingTime
     /** A time, and the words before it. */
     private const TIME =
         '/((?:[\p{L}’\']+\s+){0,3})(\d+(?:\.\d+)?(?:\s*(?:-|–|to)\s*\d+(?:\.\d+)?)?\s*'.
-        '(?:months?|weeks?|days?|hours?|hrs?|minutes?|mins?|h))\b/iu';
+        '(?:months?|weeks?|days?|d|hours?|hrs?|minutes?|mins?|h))\b/iu';
+
+    /** "Prep: 10 min | Infuse: 4 weeks" is of two works, as are sentences. */
+    private const SENTENCE = '/(?<=[.!;])\s+|\s+[|•·]\s+/u';
+
+    /** "Wilt for 12 hours, then infuse for 4 weeks" is, too. */
+    private const CLAUSE = '/,\s*(?:and\s+)?(?:then\s+)?|\s+(?:and\s+)?then\s+/iu';
 
     /** How often, or how long it keeps. */
     private const NO_SPAN = '/\b(every|each|per|within|lasts?|keeps?|good)\s+(?:for\s+|up\s+to\s+|about\s+)*$/iu';
 
     /** Work that takes time before or after, or again and again. */
     private const OTHER_WORK =
-        '/\b(prep\w*|wilt\w*|dry|dries|drying|cool\w*|settl\w*|rest\w*|strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|'.
-        'bring|melt\w*|chill\w*|refrigerat\w*|moisten\w*|spirit|shelf\s+life|total)\b/iu';
+        '/\b(prep\w*|active|hands[\s-]on|wilt\w*|dry|dries|drying|cool\w*|settl\w*|rest\w*|strain\w*|filter\w*|drain\w*|stirr?\w*|'.
+        'sterili[sz]\w*|bring|melt\w*|chill\w*|refrigerat\w*|moisten\w*|spirit|shelf\s+life|total)\b/iu';
 
     private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';
 
@@ -59,16 +65,15 @@ final readonly class InfusingTime
     {
         [$best, $hours, $typed, $at, $celsius, $warmAt] = [0, null, '', '', null, ''];
         foreach ($lines as $line) {
-            foreach (preg_split('/(?<=[.!;])\s+/u', $line) ?: [] as $sentence) {
+            foreach (preg_split(self::SENTENCE, $line) ?: [] as $sentence) {
                 $warm = $words->warmth($sentence);
                 if ($celsius === null && $warm !== null && preg_match(self::LIMIT, $sentence) !== 1) {
                     [$celsius, $warmAt] = [$warm, $line];
                 }
-                preg_match_all(self::TIME, Figures::inSentence(" {$sentence} "), $all, PREG_SET_ORDER);
-                foreach ($all as [, $before, $said]) {
+                foreach (self::times($sentence) as [$before, $said, $clause]) {
                     $said = self::inWeeks($said);
                     $time = preg_match(self::NO_SPAN, $before) === 1 ? null : $words->amounts->reading($said);
-                    $sure = $time === null || $time->kind !== Kind::Time ? 0 : self::sure($sentence, $time->value, $words);
+                    $sure = $time === null || $time->kind !== Kind::Time ? 0 : self::sure($clause, $sentence, $time->value, $words);
                     if ($time !== null && $sure > $best) {
                         [$best, $hours, $typed, $at] = [$sure, $time->value, $said, $line];
                     }
@@ -91,12 +96,36 @@ final readonly class InfusingTime
         ) ?? $said;
     }
 
-    private static function sure(string $sentence, float $hours, RecipeWords $words): int
+    /** @return list<array{string, string, string}> the words before each time of a sentence, the time, and what it stands in */
+    private static function times(string $sentence): array
     {
-        // Any words of waiting mean the shelf, where nothing is done in minutes.
-        $ways = array_diff($words->methods($sentence), $hours < self::NOT_ON_A_SHELF_H ? ['cold'] : []);
-        $infuses = $ways !== [] || preg_match(self::INFUSES, $sentence) === 1;
+        $found = [];
+        $clauses = preg_split(self::CLAUSE, Figures::inSentence(" {$sentence} ")) ?: [];
+        foreach ($clauses as $clause) {
+            preg_match_all(self::TIME, " {$clause}", $all, PREG_SET_ORDER);
+            foreach ($all as [, $before, $said]) {
+                $found[] = [$before, $said, $clause];
+            }
+        }
 
-        return $infuses ? self::SURELY : (preg_match(self::OTHER_WORK, $sentence) === 1 ? 0 : self::MAYBE);
+        // A time by itself is of the whole sentence, wherever a comma stands in it.
+        return count($found) > 1 ? $found : array_map(fn (array $each) => [$each[0], $each[1], $sentence], $found);
+    }
+
+    /** What stands with the time says what it is of, and where that says nothing the sentence does. */
+    private static function sure(string $clause, string $sentence, float $hours, RecipeWords $words): int
+    {
+        foreach ([$clause, $sentence] as $text) {
+            // Any words of waiting mean the shelf, where nothing is done in minutes.
+            $ways = array_diff($words->methods($text), $hours < self::NOT_ON_A_SHELF_H ? ['cold'] : []);
+            if ($ways !== [] || preg_match(self::INFUSES, $text) === 1) {
+                return self::SURELY;
+            }
+            if (preg_match(self::OTHER_WORK, $text) === 1) {
+                return 0;
+            }
+        }
+
+        return self::MAYBE;
     }
 }

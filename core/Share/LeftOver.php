@@ -59,6 +59,7 @@ final class LeftOver
         'use',
         'i',
         'want',
+        'need',
         'would',
         'like',
         'dried',

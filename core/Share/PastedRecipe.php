@@ -9,6 +9,7 @@ use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
+use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -55,11 +56,11 @@ final class PastedRecipe
     }
 
     /**
-     * @param  bool  $named whether what it is called is known already, so that no line of it is its name
+     * @param  ?string  $called what it is called, where that is known already, so that no line of it is its name
      *
      * @throws RecipeException when neither a herb nor an oil is in it
      */
-    public function read(string $text, bool $named = false): ReadRecipe
+    public function read(string $text, ?string $called = null): ReadRecipe
     {
         $this->got = new GatheredRecipe();
         $name = '';
@@ -85,8 +86,9 @@ final class PastedRecipe
                 $this->got->say(mb_substr($line, self::LONGEST), 'unread', 'Not read: the line is too long.', false);
                 $line = mb_substr($line, 0, self::LONGEST);
             }
-            if ($i === 0 && ! $named && $this->recipe->isTitle($line)) {
+            if ($i === 0 && $called === null && $this->recipe->isTitle($line)) {
                 $name = RecipeLines::titleOf($line);
+                $this->got->ratio = RecipeLines::ratio($line, true);
                 $purpose = $this->words->purpose($line);
                 $this->got->say(
                     $line,
@@ -98,11 +100,16 @@ final class PastedRecipe
 
                 continue;
             }
-            $this->recipe->isHeading($line) ? $this->got->say($line, 'step', 'A heading.', false) : $this->line($line);
+            [$full, $part] = $this->recipe->partInFull($line, $called ?? $name);
+            $this->recipe->isHeading($line) ? $this->got->say($line, 'step', 'A heading.', false) : $this->line($full);
             $this->wayBeside($line);
             // As it was written, and not with its amount put first.
             $last = array_pop($this->got->lines);
-            $last === null || ($this->got->lines[] = $this->recipe->asWritten($last, $line));
+            if ($last !== null) {
+                $read = $this->recipe->asWritten($last, $line);
+                $byName = $part === null || $read['as'] !== 'herb' ? null : sprintf(' By the name of the recipe it is %s.', $part);
+                $this->got->lines[] = $byName === null ? $read : ['says' => $read['says'].$byName, 'guess' => true] + $read;
+            }
         }
         if ($this->got->herbs === [] && $this->got->oils === []) {
             throw RecipeException::nothingFound();
@@ -120,6 +127,7 @@ final class PastedRecipe
             $this->got->byJar,
             $this->got->jar,
             $this->got->oilParts,
+            $this->got->ratio,
         );
 
         $notes = $wish->looseEnds($text);
@@ -144,6 +152,13 @@ final class PastedRecipe
     private function line(string $line): void
     {
         if (preg_match('/\bjars?\W*$/iu', $line) === 1 && ! $this->recipe->isStep($line) && $this->jar->named($line, $this->got)) {
+            return;
+        }
+        $ratio = RecipeLines::ratio($line, false);
+        if ($ratio !== null) {
+            $this->got->ratio ??= $ratio;
+            $this->got->say($line, 'step', sprintf('Herb to oil: %s.', $ratio), false);
+
             return;
         }
         $line = $this->recipe->amountFirst($line);
@@ -232,16 +247,23 @@ final class PastedRecipe
 
             return;
         }
+        // An amount that stands where none is looked for is told, and not lost unsaid.
+        $lost = preg_match('/[\d½¼¾⅓⅔][\d.\/]*\s*'.UnitWords::ANY.'(?!\p{L})/iu', $line, $m) === 1 ? $m[0] : null;
         if ($oil !== null && mb_strlen($line) < 60) {
             $this->got->unmeasured($oil);
             $this->got->say(
                 $line,
                 'oil',
-                ucfirst($oil['name']).', with no amount.'.($oil['id'] === '' ? ' '.OilLine::ask($oil['name']) : ''),
+                ucfirst($oil['name']).
+                    ', with no amount.'.
+                    ($oil['id'] === '' ? ' '.OilLine::ask($oil['name']) : '').
+                    ($lost === null ? '' : " Of “{$lost}” nothing was made."),
                 true,
             );
         } elseif ($herb !== null && mb_strlen($line) < 60) {
-            $this->got->herb($line, $this->herbOf($line, $this->got->done));
+            $read = $this->herbOf($line, $this->got->done);
+            $lost === null || ($read[2][] = "of “{$lost}” nothing was made");
+            $this->got->herb($line, $read);
         } else {
             $purpose = $this->words->purpose($line);
             $step = $this->recipe->isStep($line);

@@ -24,6 +24,9 @@ final readonly class PastedWish
 
     public const ANY_OIL = [['name' => 'oil']];
 
+    /** So many hours nothing is held warm without a cooker that is named: common practice, no source. */
+    private const NOT_HELD_H = 72;
+
     private const METRIC = '/\d\s*'.UnitWords::METRIC.'\b/iu';
 
     private const CUSTOMARY = '/\d\s*(?:'.UnitWords::HOUSEHOLD.'|(?<![\d.]\d|[\d.]\d\s)c\.)(?!\p{L})/iu';
@@ -35,6 +38,7 @@ final readonly class PastedWish
      * @param  array<string, string>  $byJar how full of herb the jar is, as a wish has it
      * @param  array<string, string>  $jar
      * @param  array<string, float>  $oilParts by the oil's name, where amounts are told in parts
+     * @param  ?string  $ratio of herb to oil, where it is said, as a wish has it
      */
     public function __construct(
         private Cupboard $cupboard,
@@ -49,6 +53,7 @@ final readonly class PastedWish
         private array $byJar,
         private array $jar,
         private array $oilParts,
+        private ?string $ratio = null,
     ) {}
 
     /** @return list<string> what is to be looked at, or chosen, in what was read of a text */
@@ -121,12 +126,20 @@ final readonly class PastedWish
     private function timed(array $wish, array &$notes): array
     {
         $celsius = $this->time->celsius;
+        if ($celsius !== null && ! $this->methodSaid && $this->time->hours >= self::NOT_HELD_H) {
+            $notes[] = sprintf(
+                '“%s” is taken as how warm it is at first: for %s nothing is held so warm but by a cooker, and none is named.',
+                $this->kitchen->warmth($celsius),
+                $this->time->typed,
+            );
+            $celsius = null;
+        }
         $method =
             $this->method !== null && ($celsius === null || $this->method->heated)
                 ? $this->method
-                : $this->methods->plainest(! ($celsius === null && $this->time->hours >= 72));
+                : $this->methods->plainest(! ($celsius === null && $this->time->hours >= self::NOT_HELD_H));
         $wish['method'] = $method->id;
-        $school = $this->nearest($method);
+        $school = $this->nearest($method, $celsius);
         $said = implode(', ', array_filter([$this->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));
         $tooHot = $celsius !== null && $school->ceilingC !== null && $celsius > $school->ceilingC + 0.5;
         $asSchool =
@@ -185,12 +198,29 @@ final readonly class PastedWish
         $herbs = array_map(floatval(...), array_column($this->herbs, 'parts'));
         $oil = array_sum($this->oilParts);
         if ($herbs === [] || count($herbs) < count($this->herbs) || $oil <= 0.0 || count($this->oilParts) < count($this->oils)) {
-            return $wish;
+            return $this->byRatio($wish, $notes);
         }
         $wish['ratio'] = sprintf('%s:%s v/v', round(array_sum($herbs), 3), round($oil, 3));
         $notes[] = sprintf('Parts are taken by volume: %s of herb to %s of oil.', round(array_sum($herbs), 3), round($oil, 3));
 
         return $wish;
+    }
+
+    /**
+     * Its ratio, where it is said and one of the two amounts is not.
+     *
+     * @param  array<string, mixed>  $wish
+     * @param  list<string>  $notes
+     * @return array<string, mixed>
+     */
+    private function byRatio(array $wish, array &$notes): array
+    {
+        $weighed = array_filter($this->herbs, fn (array $herb) => isset($herb['amount'])) !== [];
+        if ($this->ratio !== null && $weighed && isset($wish['oil_amount'])) {
+            $notes[] = sprintf('It calls itself %s. Both amounts are written, and are taken as they are.', $this->ratio);
+        }
+
+        return $this->ratio === null || ($weighed && isset($wish['oil_amount'])) ? $wish : $wish + ['ratio' => $this->ratio];
     }
 
     /**
@@ -236,9 +266,9 @@ final readonly class PastedWish
     }
 
     /** The school nearest in hours and in warmth to what was read. */
-    private function nearest(Method $method): Variant
+    private function nearest(Method $method, ?float $celsius): Variant
     {
-        [$hours, $celsius] = [$this->time->hours, $this->time->celsius];
+        $hours = $this->time->hours;
         $apart = fn (Variant $school): float => ($hours === null ? 0.0 : abs(log($school->usualH / $hours))) +
             ($celsius === null || $school->targetC === null
                 ? 0.0

@@ -50,8 +50,13 @@ final readonly class RecipeJar
     /** "Take a clean quart jar.", "Place the herbs in a pint jar": which jar it is; false where a line says nothing like it, or more. */
     public function named(string $line, GatheredRecipe $got): bool
     {
-        // What it is strained into is another.
-        if ($got->jar !== [] || preg_match('/\b(?:strain|filter|decant|bottle|label|stor(?:e|ing|age)|keep|into)/iu', $line) === 1) {
+        // What it is strained into is another; what the herb goes into is not.
+        $herbsInto = '/\b(?:herbs?|flowers?|petals?|blossoms?|leaves|roots?|plants?)\s+into\b/iu';
+        $other =
+            '/\b(?:strain|filter|decant|bottle|label|stor(?:e|ing|age)|keep'.
+            (preg_match($herbsInto, $line) === 1 ? '' : '|into').
+            ')/iu';
+        if ($got->jar !== [] || preg_match($other, $line) === 1) {
             return false;
         }
         [$got->jar, $none] = $this->line->jar($line);

@@ -20,8 +20,10 @@ final readonly class RecipeLines
         '(?:(?:pour|pick|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|'.
         'squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
         'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|harvest|collect|'.
-        'spread|filter|discard|transfer|wipe|decant|swirl)\b(?!-)|'.
-        '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|wilt|pack|top|line)\s+'.
+        'spread|filter|discard|transfer|wipe|decant|swirl|crumble|tap|rinse|hang|screw|tie|secure|repeat|ensure|push|submerge|'.
+        'agitate|sift|sterili[sz]e|tear|wring|drain|macerate|close|lift)\b(?!-)|'.
+        '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|wilt|pack|top|line|poke|bruise|'.
+        'pound|slice|open|date)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
 
     /** What stands over the things, or over what is done with them. */
@@ -53,6 +55,18 @@ final readonly class RecipeLines
     private const SO_MUCH =
         '/^\W*(?:[\d½¼¾⅓⅔\/]+|an?|one|two|three)?\s*(?:scant|generous|rounded|good|big|large)\s+(?:'.self::SPOONS.')\b/iu';
 
+    private const RATIO =
+        '(?<herb>\d{1,2}(?:\.\d+)?)\s*:\s*(?<oil>\d{1,2}(?:\.\d+)?)\s*\(?\s*'.'(?<by>w\/w|w\/v|v\/v|by\s(?:weight|volume))?\s*\)?';
+
+    /** "Calendula oil 1:5 (dried)". */
+    private const RATIO_OF_TITLE = '/(?<=\boil|\boils|\boil\s\(|\boil,)\s*\(?'.self::RATIO.'(?=\s*(?:$|\(|,))/iu';
+
+    private const RATIO_LINE =
+        '/^\W*(?:(?:herb|plant)(?:\s*(?:to|:)\s*|\s+)oil\s+)?(?:ratio|strength)(?:\s+(?:of\s+)?herb\s+to\s+oil)?'.
+        '\s*(?:[:=]|\bis\b|\bof\b)?\s*'.
+        self::RATIO.
+        '\W*$/iu';
+
     private Counts $counts;
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words)
@@ -69,7 +83,8 @@ final readonly class RecipeLines
         // The point behind a bracket ends the sentence, and nothing of the amount in it.
         $line = $this->firstOf(self::asides(self::inFigures(preg_replace('/(?<=\))\.$/u', '', $line) ?? $line)));
         $verb =
-            '/^(?:take|use|add|pour|mix|combine|put|place|infuse|weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
+            '/^(?:take|use|add|pour|mix|combine|put|place|infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|'.
+            'wash|rinse|warm|heat|weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
             '(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b)/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
         [$amount, , $of] = $bare === $line ? [null, '', ''] : $this->words->amounts->amount($bare);
@@ -158,7 +173,9 @@ final readonly class RecipeLines
         if (
             preg_match("/^(\\p{L}[^:()]*?)\\s*(?:,(?<!\\d,)|:|\\s[-–—])\\s*{$amount}$/u", $line, $m) !== 1 &&
             preg_match("/^(\\p{L}[^:()]*?)\\s*\\((?:about\\s+|roughly\\s+|ca\\.?\\s+|~\\s*)?{$amount}\\)$/iu", $line, $m) !== 1 &&
-            preg_match("/^(\\p{L}[^:()\\d½¼¾⅓⅔]*?)\\s+({$number})$/u", $line, $m) !== 1
+            preg_match("/^(\\p{L}[^:()\\d½¼¾⅓⅔]*?)\\s+({$number})$/u", $line, $m) !== 1 &&
+            // "Calendula flowers (dried, whole) - 50 g".
+            preg_match("/^(\\p{L}[^:()\\d½¼¾⅓⅔]*?\\([^()\\d½¼¾⅓⅔]*\\))\\s*(?:[,:]|[-–—]\\s)?\\s*{$amount}$/u", $line, $m) !== 1
         ) {
             return $line;
         }
@@ -244,6 +261,37 @@ final readonly class RecipeLines
         return null;
     }
 
+    /**
+     * "1 cup petals" under "Calendula oil" is of calendula petals: with the plant that the title names, and what is told of it.
+     *
+     * @return array{string, ?string} the line, and the plant and its part where it names none itself
+     */
+    public function partInFull(string $line, string $title): array
+    {
+        $part = '(?:flowering\s+)?'.PlantPart::any().'|herbs?|plant(?:\s+(?:material|matter))?';
+        $said =
+            '[\d\s½¼¾⅓⅔.,:;()\/–-]|(?:'.
+            UnitWords::ANY.
+            '|take|use|add|handfuls?|parts?|of|the|about|some|an?|and|or|half|'.
+            self::STATES.
+            '|dry|'.
+            self::LYING.
+            '|whole|organic|finely|coarsely|roughly|freshly|loosely|picked|chopped|crushed|cut|torn|sifted|washed|'.
+            'crumbled|bruised)(?![\p{L}])';
+        if (
+            $title === '' ||
+            $this->isHeading($line) ||
+            preg_match("/^(?:{$said})*(?<![\p{L}])({$part})(?![\p{L}])(?:{$said})*$/iu", $line, $m, PREG_OFFSET_CAPTURE) !== 1 ||
+            $this->words->namesHerb($line)
+        ) {
+            return [$line, null];
+        }
+        [$named, $at] = $m[1];
+        $full = $this->words->partOf($title, $named);
+
+        return $full === null ? [$line, null] : [substr_replace($line, $full, $at, strlen($named)), $full];
+    }
+
     /** A heading over what follows, that says nothing of its own. */
     public function isHeading(string $line): bool
     {
@@ -266,7 +314,7 @@ final readonly class RecipeLines
             $this->isName($line) &&
             ($this->words->amounts->count($line) === null || $this->isOneOil($line) || preg_match(self::OF_SO_MANY, $line) === 1) &&
             // "Comfrey flower oil" is no flower that is counted.
-            (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm)$/iu', $line) === 1);
+            (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm|ointment|rub|base)$/iu', $line) === 1);
     }
 
     /** What a first line calls it, without how much it makes: "Calendula oil - makes 2 cups". */
@@ -277,8 +325,24 @@ final readonly class RecipeLines
                 UnitWords::ANY.
                 '\s*\)$/iu',
             '',
-            $line,
+            rtrim(preg_replace(self::RATIO_OF_TITLE, ' ', $line) ?? $line),
         ) ?? $line;
+    }
+
+    /** @return ?string how much herb to how much oil a line says it is, as a wish has it: "Calendula oil 1:5", "Ratio: 1:5 (w/v)" */
+    public static function ratio(string $line, bool $isTitle): ?string
+    {
+        if (preg_match($isTitle ? self::RATIO_OF_TITLE : self::RATIO_LINE, $line, $m) !== 1) {
+            return null;
+        }
+        $by = match (mb_strtolower($m['by'] ?? '')) {
+            'by weight', 'w/w' => ' w/w',
+            'by volume', 'v/v' => ' v/v',
+            'w/v' => ' w/v',
+            default => '',
+        };
+
+        return "{$m['herb']}:{$m['oil']}{$by}";
     }
 
     /** Whether a line says "an oil", as a name does: so much of it is none. */

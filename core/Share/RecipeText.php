@@ -37,6 +37,13 @@ final readonly class RecipeText
         $text =
             preg_replace('/[,;][ \t]*(?=(?:(?:carrier\s+)?oil|herbs?|time|method|heat|temperature|ratio|yield)[ \t]*:)/iu', "\n", $text) ??
             $text;
+        // "Calendula ....... 50 g" has its amount at the end of a row of points.
+        $text = preg_replace('/[ \t]*(?:\.{3,}|_{3,})[ \t]*(?=[\d½¼¾⅓⅔])/u', ': ', $text) ?? $text;
+        // "Zest of 4 unwaxed lemons" is four of lemon peel.
+        $peel =
+            '/^([ \t]*(?:[-*•][ \t]*)?)(?:the\s+)?(?:zest|peels?|rinds?)[ \t]+of[ \t]+(\d{1,2}|an?|one|two|three|four|five|six)[ \t]+'.
+            '((?:(?:large|small|medium|big|unwaxed|organic|ripe)[ \t]+)*)(lemon|orange|lime|grapefruit|mandarin|bergamot)s?\b/imu';
+        $text = preg_replace($peel, '$1$2 $3$4 peel', $text) ?? $text;
         $text = $this->withoutKinds($this->inHalves($this->partsApart($text)));
         // "Lotion bar: equal parts ..." is a name, and "equal parts ..., 30 g each" is so much of each.
         $text = preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)\s*:[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ?? $text;

@@ -34,7 +34,7 @@ final readonly class RecipeWords
     ];
 
     /** Words that make a thing an oil or a fat. */
-    private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|grease|jojoba|shea|butters?|fats?)\b/iu';
+    private const OILS = '/\b(oils?|ghee|tallow|lard|suet|schmaltz|dripping|grease|jojoba|shea|butters?|fats?(?!\s+cloves?\b))\b/iu';
 
     /** Of a herb: a dry day, or a dry jar, is none. */
     private const DRY = 'dry(?!\s+(?:days?|weather|mornings?|places?|skin|hair|jars?|bottles?|spoons?|cloths?|hands?)\b)';
@@ -102,7 +102,7 @@ final readonly class RecipeWords
     {
         return match (true) {
             // What was picked fresh, and lay a night, is wilted.
-            preg_match('/(?<!\bnot\s)\bwilted\b/i', $text) === 1 => 'wilted',
+            preg_match('/(?<!\bnot\s)\b(?:wilted|(?:let|left|leave)\s+(?:\S+\s+){0,3}wilt)\b/i', $text) === 1 => 'wilted',
             preg_match(
                 '/\b(fresh(ly)?(?!\s+('.
                     self::POWDERED.
@@ -298,6 +298,22 @@ final readonly class RecipeWords
             },
             $text,
         ) ?? $text;
+    }
+
+    /**
+     * The part of a plant that a title names, in full: "petals" under "Calendula oil" are calendula petals, and "leaves" under
+     * "Comfrey oil" comfrey leaves. Null where it names none, or more than one.
+     */
+    public function partOf(string $title, string $part): ?string
+    {
+        $found = $this->herbs->in("{$title} {$part}") ?? $this->herbs->in(preg_replace(self::OILS, '', $title)." {$part}");
+        $others = $found === null ? '' : str_replace($found['by'], ' ', $found['text']);
+        if ($found === null || $this->herbs->in($others) !== null) {
+            return null;
+        }
+        $plant = preg_replace('/\s+'.PlantPart::any().'$/u', '', $found['by']) ?? $found['by'];
+
+        return "{$plant} {$part}";
     }
 
     /** Whether a herb is named, of the tables or what goes by a name beside theirs. */

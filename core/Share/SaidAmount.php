@@ -42,6 +42,9 @@ final readonly class SaidAmount
     /** What an amount of a herb or an oil is in, so that "2 to 3 tablespoons" is no ratio. */
     public const MEASURES = '(?:'.UnitWords::ANY.'|drops?|handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
 
+    /** Where a jar is full of oil. */
+    public const TO_THE_BRIM = '(?:(?:and|with)\s+)?(?:filled\s+|up\s+)?to\s+the\s+(?:very\s+)?(?:brim|top|rim)';
+
     private const UNITS = UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|oz';
 
     private const JARS_CALLED = UnitWords::PINTS.'|'.UnitWords::CUPS.'|ounces?';
@@ -101,7 +104,8 @@ final readonly class SaidAmount
         $lies = '(loosely|packed|stuffed)\s+';
         // "In full sun" is of no jar: so full, or packed full, or full of something.
         $filled = $left->take(
-            'fill(?:ed)?\s+((?:[\p{L}\'-]+\s+){0,4}jar)\s+(?:about\s+)?('.self::SHARE.')(?:\s+full|\s+up)?(?:\s+(?:of|with))?',
+            '(?:(?:enough\s+)?to\s+)?fill(?:ed)?\s+((?:[\p{L}\d\'-]+\s+){0,5}jar)\s+'.
+                "(?:about\s+|up\s+to\s+|to\s+)?{$share}(?:\\s+full|\\s+up)?(?:\\s+(?:of|with))?",
         );
         if ($filled !== null) {
             $left->text = " {$filled[1]} {$left->text}";
@@ -161,7 +165,7 @@ final readonly class SaidAmount
             $left->putBack($with[1]);
         }
         $cover = $by[1] ?? ($over[1] ?? ($with[2] ?? null));
-        $brim = $left->take('(?:(?:and|with)\s+)?(?:filled\s+)?to\s+the\s+brim');
+        $brim = $left->take(self::TO_THE_BRIM);
 
         return $brim !== null ? ByJar::BRIM : ($cover === null ? null : trim($cover));
     }

@@ -16,6 +16,14 @@ final class SaidHerbs
     /** @var list<array{oil: array<string, string>, typed: string}> as a wish has them, and how much of each */
     public array $oils = [];
 
+    /** What is done with an amount, of which nothing is reckoned. */
+    private const BEFORE_AMOUNT =
+        '/^\s*(?:(?:i\s+)?(?:want|need|make)|infuse|steep|soak|macerate|cover|weigh(?:\s+out)?|measure(?:\s+out)?|take|use|'.
+        'add|put|place|pour|say)\s+(?=(?:(?:about|roughly|around|approximately)\s+)?\d)/iu';
+
+    /** Behind an amount by itself, what it is for, or how the herb is. */
+    private const SAID_OF_IT = '/\s*(?:\bfor\s.*|\b(?:dried|dry|fresh|wilted)\W*|:)$/iu';
+
     /** An amount that stands by itself, and can be of the oil only. */
     public ?string $loose = null;
 
@@ -72,7 +80,7 @@ final class SaidHerbs
     private function piece(string $piece): void
     {
         // "Infuse 60 g" is 60 g.
-        $piece = preg_replace('/^\s*(?:infuse|steep|soak|macerate)\s+(?=\d)/iu', '', $piece) ?? $piece;
+        $piece = preg_replace(self::BEFORE_AMOUNT, '', $piece) ?? $piece;
         [$typed, $rest, $behind] = $this->pieces->measured($piece);
         [$typed, $rest] = $typed === '' ? $this->pieces->counted($rest) ?? ['', $rest] : [$typed, $rest];
         [$parts, $rest] = SaidPieces::parts($rest);
@@ -110,9 +118,12 @@ final class SaidHerbs
     /** An amount of the oil, or of the herb before it: "5 oz oil" is of no other, and one by itself is of what was said last. */
     private function isOfOil(string $typed, string $rest): bool
     {
-        if ($typed === '' || preg_match('/^(?:(?:carrier\s+|base\s+)?oils?)?$/iu', trim($rest)) !== 1) {
+        $what = preg_replace(self::SAID_OF_IT, '', $rest) ?? $rest;
+        if ($typed === '' || preg_match('/^(?:(?:carrier\s+|base\s+)?oils?)?$/iu', trim($what)) !== 1) {
             return false;
         }
+        $this->leave(LeftOver::of(mb_substr($rest, mb_strlen($what)), []));
+        $rest = $what;
         $kind = SaidPieces::isWarmth($typed) ? null : $this->words->amounts->reading($typed)?->kind;
         $last = count($this->herbs) - 1;
         $ofOil = $this->ofOil || trim($rest) !== '';

@@ -80,13 +80,15 @@ final readonly class SaidPieces
         if ($read !== null) {
             return [$typed, $rest, false];
         }
-        $behind = '/^(\D*\p{L}\S*)[\s:(–-]+(\d[\d.,\/ ¼½¾⅓⅔]*\s*(?:fl\.?\s*)?\p{L}+)\)?$/u';
+        // "Calendula 30 g dried" is dried calendula.
+        $state = '((?:\s+(?:dried|dry|fresh|wilted|ground|powdered|chopped|grated|sliced|crushed|cut|finely|fine|coarse(?:ly)?))*)';
+        $behind = "/^(\\D*\\p{L}\\S*)[\\s:(–-]+(\\d[\\d.,\\/ ¼½¾⅓⅔]*\\s*(?:fl\\.?\\s*)?\\p{L}+){$state}\\)?$/u";
         $isOne =
             ! self::isWarmth($piece) &&
             preg_match($behind, trim($piece), $m) === 1 &&
             in_array($this->words->amounts->reading($m[2])?->kind, [Kind::Mass, Kind::Volume], true);
 
-        return $isOne ? [$m[2], $m[1], true] : ['', trim($piece), false];
+        return $isOne ? [$m[2], $m[1].$m[3], true] : ['', trim($piece), false];
     }
 
     /** "38 C" is no 38 cups. */

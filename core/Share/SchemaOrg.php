@@ -158,7 +158,7 @@ final class SchemaOrg
             ...self::texts($recipe['cookingMethod'] ?? []),
             ...self::texts($recipe['recipeInstructions'] ?? ($recipe['step'] ?? [])),
         ];
-        $read = $lines->read(implode("\n", $texts), $name !== '');
+        $read = $lines->read(implode("\n", $texts), $name === '' ? null : $name);
 
         return new ReadRecipe($name !== '' ? $name : $read->name, $note, $read->wish, $read->lines, $read->notes);
     }

@@ -27,6 +27,11 @@ final class WishSentence
     /** A day further off than this is of something else: common practice, no source. */
     private const NEAR_DAYS = 200;
 
+    /** How oil comes to the herb: "pour 240 ml of olive over it" is so much olive. */
+    private const POURED =
+        '/\b(?:pour(?:ed)?|top(?:ped)?(?:\s+it)?\s+up\s+with)(?:\s+(?:in|on|over))?(?=\s+(?:about\s+)?\d)|'.
+        '\b(?:over|onto|on\s+top\s+of)\s+(?:it|them|the\s+(?:herbs?|flowers?|leaves|roots?))\b/iu';
+
     /** What people say for what an oil is to be without, or for whom. */
     private const HEEDS = [
         'nuts' => '(?:without|no)\s+(?:any\s+)?nuts?\b|nut[\s-]*free',
@@ -79,6 +84,9 @@ final class WishSentence
         $text = SaidAmount::plainJars(
             (new AmountTwice($this->words))->once(Names::withoutPoints(UnitWords::plain(rtrim(Figures::ascii($text), ". \t\n")))),
         );
+        // "For the market: calendula 20 g" is of the calendula; "1 cup of olive over 30 g of thyme" is of both.
+        $text = preg_replace('/(\bfor\s[^:;,.]*):\s+(?=.*\p{L}{3})/iu', '$1; ', $text) ?? $text;
+        $text = preg_replace('/\bover\s+(?=\d[\d.\/]*\s*'.SaidAmount::MEASURES.')/iu', ', ', $text) ?? $text;
         $asked = $this->words->amounts->asked($text);
         $text = str_replace(array_keys($asked), ' ', $text);
         $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
@@ -90,13 +98,17 @@ final class WishSentence
         $this->amount->inFigures($this->left);
         $this->left->take('enough');
         $this->left->take('to\s+cover(?:\s+(?:it|them))?');
+        $this->left->take(SaidAmount::TO_THE_BRIM);
+        $this->left->text = preg_replace(self::POURED, ' ', $this->left->text) ?? $this->left->text;
+        // Before its days: one who is six months old is no jar that has stood so long.
+        $heeds = $this->heeds();
         $this->left->text = $this->inFull->of($this->left->text);
         $parts = $this->left->take(
             '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?(?:herbs?|flowers?|petals?|leaves|roots?)'.
                 '(?:\s+to\s+|\s*,\s*(?:and\s+)?|\s+and\s+)\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
                 '\d+(?:\.\d+)?\s+parts?\s+to\s+\d+(?:\.\d+)?\s+parts?',
         );
-        $wish = [...$byJar, ...$this->days(), ...$this->heeds(), ...$this->practice(), ...$this->ratio($parts[0] ?? null)];
+        $wish = [...$byJar, ...$this->days(), ...$heeds, ...$this->practice(), ...$this->ratio($parts[0] ?? null)];
         $noJar = $this->amount->jarOfNoSize($this->left);
         $noJar === null || ($this->asides[] = SaidAmount::noJar($noJar));
         $wish += $this->amount->howMuch($this->left);
@@ -107,6 +119,7 @@ final class WishSentence
             $guesses[] = sprintf('“%s” is taken as parts by volume.', $parts[0]);
         }
         $wish += $this->purpose();
+        $this->left->text = preg_replace('/\bthen\b/iu', ' ', $this->left->text) ?? $this->left->text;
         $oils = $this->oils->in($this->left);
         $herbs = new SaidHerbs($this->cupboard, $this->words, $this->pieces, $this->oils, $oils['oils'] !== []);
         $herbs->read($this->left);
@@ -189,7 +202,7 @@ final class WishSentence
         $day = SaidDay::PATTERN;
         $off = SaidDay::OFF;
         $for = 'for\s+(?=(?:the\s+)?\d{1,2}(?:st|nd|rd|th)\b|(?:(?:this|next)\s+)?'.SaidDay::WEEKDAY.'\b|new\s+year)';
-        $ready = '(?:to\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
+        $ready = '(?:(?:(?:needs?\s+)?to|must|should|has\s+to)\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
         $by =
             "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|".
             "(?=(?:for\\s+)?(?:christmas|xmas))(?:for\\s+)?|(?:{$for}))";

@@ -44,9 +44,22 @@ it('heeds a child in a sentence however it is called', function (string $text, a
     ['calendula in almond for our little ones', ['child']],
     ['calendula in almond, baby massage oil', ['child']],
     ['chamomile in jojoba for the grandchildren', ['child']],
+    ['thyme in olive, chest rub for my 2 yr old', ['child']],
+    ['calendula in olive for my 2yo', ['child']],
+    ['chamomile in jojoba for our 3 y.o. , 50 g', ['child']],
+    // No jar that has stood for six months.
+    ['calendula in olive for a 6 month old', ['child']],
+    ['calendula in olive, 6 months old', []],
     ['calendula in olive, on the shelf for 2 months', []],
     ['calendula in olive for my 30 year old sister', []],
 ]);
+
+it('is begun when a jar has stood for so long, and not when somebody is so old', function () {
+    expect(Support::sentence('calendula in olive for a 6 month old')['wish'])
+        ->not->toHaveKey('begun')
+        ->and(Support::sentence('calendula in olive, 6 months old')['wish'])
+        ->toHaveKey('begun');
+});
 
 it('reads how much there is of the herb and of the oil, whatever stands about it', function (string $text, array $wish) {
     $read = Support::sentence($text)['wish'];
@@ -64,5 +77,14 @@ it('reads how much there is of the herb and of the oil, whatever stands about it
     ['what size jar for 50 g of lavender in olive?', ['herb' => '50 g']],
     ['which jar do I need for 50 g calendula and 500 ml of olive oil', ['herb' => '50 g', 'oil' => '500 ml']],
     ['2 c. chickweed, wilted; 2 c. olive', ['herb' => '2 cups', 'oil' => '2 cups']],
+    ['cover 1 cup dried lavender with 2 cups of grapeseed', ['herb' => '1 cup', 'oil' => '2 cups']],
+    ['pour 1 cup of olive oil over 1/4 cup of dried thyme', ['herb' => '1/4 cup', 'oil' => '1 cup']],
+    ['weigh out 30 g comfrey root, pour 240 ml olive over it', ['herb' => '30 g', 'oil' => '240 ml']],
+    ['St. John’s wort: 70 g fresh : 350 ml olive', ['herb' => '70 g', 'oil' => '350 ml']],
+    ['dandelion 60 g wilted, 300 ml sunflower', ['herb' => '60 g', 'oil' => '300 ml']],
+    ['usnea 20 g ground fine, 200 ml olive', ['herb' => '20 g', 'oil' => '200 ml']],
+    ['plantain in olive, want about 150 ml for itchy bites', ['oil' => '150 ml']],
+    ['oil for my dog’s paws: calendula 20 g, coconut 200 g', ['herb' => '20 g', 'oil' => '200 g']],
+    ['for my wife: rose 20 g, almond 300 ml', ['herb' => '20 g', 'oil' => '300 ml']],
     ['1 c. calendula in 2 c. of olive at 50 c. for 4 hours', ['herb' => '1 cup', 'oil' => '2 cups', 'warmth' => '50 C']],
 ]);

@@ -43,6 +43,28 @@ it('takes a jar said by its size for the house’s own of that size', function (
     ['calendula in olive, 3 bottles of 100 mL', ['finished' => ['count' => '3', 'size' => '100 mL']]],
 ]);
 
+it('fills a jar as far as it is said, wherever that stands', function (string $text, array $byJar, array $oils) {
+    $wish = Support::sentence($text)['wish'];
+    expect($wish['by_jar'] ?? [])
+        ->toBe($byJar)
+        ->and($wish['oils'])
+        ->toBe($oils);
+})->with([
+    // Three times as much herb, were it full.
+    [
+        'lavender buds to fill a half litre jar a third full, then sunflower to the top',
+        ['fill' => 'third', 'cover' => 'brim'],
+        [['id' => 'sunflower']],
+    ],
+    ['fill a 500 ml jar half full of calendula, olive to the top', ['fill' => 'half', 'cover' => 'brim'], [['id' => 'olive']]],
+    [
+        'fill the jar up to a third with rose petals, almond oil to the rim',
+        ['fill' => 'third', 'cover' => 'brim'],
+        [['id' => 'sweet-almond']],
+    ],
+    ['enough calendula to fill a pint jar, olive', ['fill' => 'full'], [['id' => 'olive']]],
+]);
+
 it('knows since when a jar stands, however it is said', function (string $text, ?string $begun, array $unread = []) {
     // Read on Tuesday 24 November 2026.
     $read = Support::sentence($text);

@@ -1,0 +1,128 @@
+<?php
+
+use Kettle\Share\RecipeReader;
+use Tests\Core\Support;
+
+// What a recipe leaves to its title, or to the words around an amount; common practice, no source.
+
+it('takes a part by itself for the plant that the title names, and says so', function (string $title, string $line, array $herb) {
+    $read = Support::pasted("{$title}\n{$line}\n500 ml olive oil");
+    expect($read->wish['herbs'])
+        ->toBe([$herb])
+        ->and($read->lines[1]['line'])
+        ->toBe($line)
+        ->and($read->lines[1]['says'])
+        ->toContain('By the name of the recipe it is')
+        ->and($read->lines[1]['guess'])
+        ->toBeTrue();
+})->with([
+    ['Calendula oil', '1 cup petals', ['id' => 'calendula', 'state' => 'dried', 'amount' => '1 cup']],
+    ['Comfrey Oil', '100 g fresh leaves, chopped', ['id' => 'comfrey-leaf', 'state' => 'fresh', 'amount' => '100 g']],
+    ['Comfrey Oil', '50 g dried root', ['id' => 'comfrey-root', 'state' => 'dried', 'amount' => '50 g']],
+    ['Mullein oil', '30 g dried leaf', ['id' => 'mullein-leaf', 'state' => 'dried', 'amount' => '30 g']],
+    ['Rose Oil', '40 g dried petals', ['id' => 'rose-petal', 'state' => 'dried', 'amount' => '40 g']],
+    ['Arnica oil', '20 g of the dried flower heads', ['id' => 'arnica', 'state' => 'dried', 'amount' => '20 g']],
+    ['St John’s Wort Oil 1:4', 'Fresh flowering tops 250 g', ['id' => 'st-johns-wort', 'state' => 'fresh', 'amount' => '250 g']],
+    ['Nettle oil', 'dried herb: 40 g', ['id' => 'nettle-leaf', 'state' => 'dried', 'amount' => '40 g']],
+]);
+
+it('leaves a part as it is written where the title names no plant, or two', function (string $text, string $name) {
+    expect(Support::pasted($text)->wish['herbs'][0]['name'] ?? null)->toBe($name);
+})->with([
+    ["Yarrow and plantain oil\n50 g dried leaves\n500 ml olive oil", 'leaves'],
+    ["Garden oil\n50 g dried petals\n500 ml olive oil", 'petals'],
+]);
+
+it('knows the plant by the name of a recipe that is a file', function () {
+    $file = json_encode([
+        '@context' => 'https://schema.org',
+        '@type' => 'Recipe',
+        'name' => 'Comfrey oil',
+        'recipeIngredient' => ['100 g dried leaves', '500 ml olive oil'],
+    ]);
+    $read = (new RecipeReader(Support::planning()->methods()))->read((string) $file, Support::kitchen());
+    expect($read->wish['herbs'])->toBe([['id' => 'comfrey-leaf', 'state' => 'dried', 'amount' => '100 g']]);
+});
+
+it('reads how much herb to how much oil it is', function (string $text, ?string $ratio, ?string $name) {
+    $read = Support::pasted($text);
+    expect($read->wish['ratio'] ?? null)
+        ->toBe($ratio)
+        ->and($read->name)
+        ->toBe($name)
+        ->and($read->wish['oils'])
+        ->toBe([['id' => 'olive']]);
+})->with([
+    'in its title' => ["CALENDULA OIL 1:5\ndried calendula\nolive oil 500 ml", '1:5', 'CALENDULA OIL'],
+    'in brackets' => ["Calendula oil (1:5 w/v)\ndried calendula\nolive oil 500 ml", '1:5 w/v', 'Calendula oil'],
+    'in a line' => ["Calendula oil\nRatio: 1:8 (by weight)\ndried calendula\nolive oil 500 ml", '1:8 w/w', 'Calendula oil'],
+    'herb to oil' => ["Calendula oil\nHerb to oil ratio 1:10\ndried calendula 50 g\nolive oil", '1:10', 'Calendula oil'],
+    'both amounts are there' => ["Calendula oil 1:5\ndried calendula 50 g\nolive oil 300 ml", null, 'Calendula oil'],
+]);
+
+it('takes the time of the infusing, and not of the work beside it', function (
+    string $lines,
+    ?string $hours,
+    ?string $school,
+    ?string $way,
+) {
+    $wish = Support::pasted("50 g calendula\n500 ml olive oil\n{$lines}")->wish;
+    expect([$wish['hours'] ?? null, $wish['school'] ?? null, $wish['method'] ?? null])->toBe([$hours, $school, $way]);
+})->with([
+    ['Prep: 10 min | Infuse: 4 weeks', null, 'four-weeks', 'cold'],
+    ['Wilt for 12 hours, then infuse for 4 weeks.', null, 'four-weeks', 'cold'],
+    ['Dry for 3 days, infuse 2 weeks in the dark.', null, 'two-weeks', 'cold'],
+    ['Infuse in a double boiler for 3 hours, cool for 30 minutes.', '3 hours', null, 'double-boiler'],
+    ['Macerate 21 d in the dark.', null, 'three-weeks', 'cold'],
+    ['Active time 20 min', null, null, null],
+    // For weeks nothing is held at 60 °C without a cooker.
+    ['Warm the oil to 60 C, take it off the heat, and leave for 2 weeks.', null, 'two-weeks', 'cold'],
+    ['Slow cooker at 40 C for 4 days.', '4 days', null, 'slow-cooker'],
+]);
+
+it('reads an amount behind brackets, a row of points and a verb', function (string $text) {
+    $wish = Support::pasted($text)->wish;
+    expect([$wish['herbs'][0]['amount'] ?? null, $wish['herbs'][0]['state'] ?? null, $wish['oil_amount'] ?? null])->toBe([
+        '50 g',
+        'dried',
+        '500 ml',
+    ]);
+})->with([
+    ["Calendula flowers (dried, whole) - 50 g\nOlive oil (extra virgin) - 500 ml"],
+    ["Calendula flowers (dried, whole) 50 g\nOlive oil (extra virgin) 500 ml"],
+    ["Calendula flowers (dried, whole): 50 g\nOlive oil (extra virgin): 500 ml"],
+    ["Dried calendula ........ 50 g\nOlive oil (extra virgin) ..... 500 ml"],
+    ["Crumble 50 g dried calendula into a jar\nWarm 500 ml olive oil"],
+    ["Chop 50 g dried calendula\nHeat 500 ml olive oil"],
+]);
+
+it('tells of an amount where none is looked for', function () {
+    $line = Support::pasted("I had 50 g calendula\n500 ml olive oil")->lines[0];
+    expect($line['says'])->toContain('of “50 g” nothing was made')->and($line['guess'])->toBeTrue();
+});
+
+it('takes cloves by themselves for garlic, and whole ones for the spice', function (string $line, string $herb) {
+    expect(Support::pasted("{$line}\n1 cup olive oil")->wish['herbs'][0]['id'] ?? null)->toBe($herb);
+})->with([
+    ['5 cloves, peeled', 'garlic'],
+    ['5 fat cloves (crushed)', 'garlic'],
+    ['5 cloves', 'garlic'],
+    ['5 whole cloves', 'clove'],
+    ['5 dried cloves', 'clove'],
+]);
+
+it('reads what tells what to do as that, and peel by what it is of', function () {
+    $read = Support::pasted("Zest of 4 unwaxed lemons\n500 ml olive oil\nPoke with a chopstick to let out the air.\nTap the jar.");
+    expect(array_column($read->wish['herbs'], 'id'))
+        ->toBe(['lemon-peel'])
+        ->and(Support::takenAs($read))
+        ->toBe(['herb*', 'oil', 'step', 'step']);
+    // A herb goes into the jar it is made in; what is strained goes into another.
+    expect(Support::pasted("50 g calendula\n300 ml olive oil\nCrumble the herbs into a clean, dry pint jar.")->wish['jar'] ?? null)
+        ->toBe('473')
+        ->and(Support::pasted("50 g calendula\n300 ml olive oil\nStrain the herbs into a pint jar.")->wish['jar'] ?? null)
+        ->toBeNull();
+    expect(Support::pasted("A handful of fresh mugwort tops (let them wilt overnight)\n180 ml jojoba")->wish['herbs'][0]['state'])->toBe(
+        'wilted',
+    );
+});
