@@ -41,6 +41,12 @@ final readonly class Variant
         );
     }
 
+    /** What it is called, without what is said of it besides: "overnight" of "overnight, then standing". */
+    public function calledFirst(): string
+    {
+        return explode(',', $this->name)[0];
+    }
+
     /** Whether this school is the one to begin with for what is in the jar; "any" is the last resort. */
     public function startsFor(HerbMix $mix): bool
     {

@@ -8,7 +8,7 @@ namespace Kettle\Share;
 final class ForQualified
 {
     private const WOUNDS =
-        '\b(?:ears?|earaches?|eyes?|eyewash|wounds?|open\s+sores?|'.
+        '\b(?:ears?|earaches?|(?<!bird\s|bird[’\']s[\s-]|birds\s)eyes?|eyewash|wounds?|open\s+sores?|'.
         // What a flame does to an oil is no burn on a skin.
         '(?<!not\s|n[’\']t\s|to\s|will\s|can\s|may\s|could\s|would\s|might\s|never\s|it\s|them\s|oil\s|herb\s|herbs\s)burn|'.
         'burn\s+(?:salve|ointment|balm|cream|oil|care|relief|remedy)|'.

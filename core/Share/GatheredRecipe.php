@@ -66,12 +66,16 @@ final class GatheredRecipe
     }
 
     /**
-     * "Fill a jar with calendula", and then how much of it: the same once.
+     * "Fill a jar with calendula", and then how much of it, or the other way round: the same once.
      *
      * @param  array<string, string>  $herb
      */
     public function put(array $herb): void
     {
+        $measured = array_filter($this->herbs, fn (array $each) => isset($each['amount'], $each['id']));
+        if (! isset($herb['amount']) && in_array($herb['id'] ?? null, array_column($measured, 'id'), true)) {
+            return;
+        }
         $bare = array_filter($this->herbs, fn (array $each) => ($each['id'] ?? '') === ($herb['id'] ?? null) && ! isset($each['amount']));
         $this->herbs[array_key_first($bare) ?? count($this->herbs)] = $herb;
     }

@@ -27,7 +27,9 @@ final readonly class LotLines
         LotPieces::IN_A.
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
         LotPieces::BEST_BEFORE.
-        '|lot|batch|dried|opened|open|unopened|sealed|made|new|old|solid|liquid|infused|organic|smells?|smelled)\b|'.
+        '|lot|batch|dried|opened|open|unopened|sealed|made|new|old|solid|liquid|infused|organic|smells?|smelled|about|'.
+        LotPieces::OF_ITS_NAME.
+        '|golden|pure|deodori[sz]ed|pellets|pastilles)\b|'.
         '\b(?:years?|months?|weeks?|left|harvest|crop)\b/iu';
 
     private RecipeWords $words;
@@ -170,6 +172,13 @@ final readonly class LotLines
 
             return true;
         }
+        if (preg_match('/^(?:fresh[\s-]+)?frozen(?:[\s-]+fresh)?$/u', $low) === 1) {
+            // Frozen, it has all its water.
+            $put('state', 'fresh', $piece);
+            $put('note', $piece, $piece, true);
+
+            return true;
+        }
         if (preg_match('/^(food(?:[\s-]?grade)?|for eating)$/u', $low) === 1) {
             $put('food_grade', 'yes', $piece);
 
@@ -199,7 +208,10 @@ final readonly class LotLines
             if (preg_match("/^(?:{$words})\\b[.:\\s]+(.+)$/u", $low, $m) === 1) {
                 $day = $this->days->read($m[1], $field === 'best_before');
                 // Of a month its first day is a guess; that it keeps to its end is how it is printed.
-                $day === null || $put($field, $day, $piece, $field === 'opened_on' && preg_match('/\d/', $m[1]) !== 1);
+                $isGuess = $field === 'opened_on' && preg_match('/\d/', $m[1]) !== 1;
+                // "BB Mar 28" may be the 28th, or the month of that year: the earlier of the two.
+                $ofYear = $field === 'best_before' ? $this->days->monthOfYear($m[1]) : null;
+                $day === null || $put($field, $ofYear === null ? $day : min($day, $ofYear), $piece, $isGuess || $ofYear !== null);
 
                 return $day !== null;
             }
@@ -235,7 +247,7 @@ final readonly class LotLines
         // The amount alone, after the name: "calendula, 260 g".
         if (isset($lot['kind']) && ! isset($lot['amount'])) {
             [$amount, $typed, $after] = $this->words->amounts->amount($piece);
-            if ($amount !== null && $after === '') {
+            if ($amount !== null && preg_match('/^(?:'.LotPieces::IN_A.')?$/iu', $after) === 1) {
                 $put('amount', $typed, $piece);
 
                 return true;

@@ -15,7 +15,7 @@ final readonly class LotPieces
     public const IN_A = '(?:bottles?|cans?|canisters?|tins?|tubs?|bags?|sachets?|packets?|packs?|cartons?|jars?|boxes|box)';
 
     /** What is said of an oil behind its name, and belongs to it: "coconut oil (virgin)". */
-    private const OF_ITS_NAME =
+    public const OF_ITS_NAME =
         '(?:extra\s+)?virgin|(?:un)?refined|fractionated|toasted|'.'high[\s-]oleic|cold[\s-]pressed|organic|raw|filtered';
 
     private const MASS = '\d[\d.,\/½¼¾]*\s*'.UnitWords::MASS;
@@ -29,6 +29,9 @@ final readonly class LotPieces
     private const VESSELS_FIRST = '(?!\d+\s*[x×].*\b(?:tin|jar|bottle)s?$)';
 
     public const BEST_BEFORE = 'best\s+before(?:\s+end)?|best\s+by|use\s+by|use\s+before|bbe?|exp(?:iry|ires)?';
+
+    /** A month of a year, that stands by itself wherever it is. */
+    private const MONTH = SaidDay::ANY_MONTH.'\s+20\d\d';
 
     /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
     private const GOT_THEN =
@@ -48,7 +51,30 @@ final readonly class LotPieces
         $line = preg_replace('/\s*\(([^()]*)\)/u', '; $1; ', $line) ?? $line;
 
         // A comma between two digits is of a number.
-        return $this->packed($this->parted(preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', $line) ?: []));
+        $pieces = preg_split('/[,;](?!\d)|[,;](?<!\d[,;])/u', $line) ?: [];
+
+        return $this->packed($this->parted(array_merge([], ...array_map(self::byDashes(...), $pieces))));
+    }
+
+    /**
+     * "Calendula - dried - 100 g - July 2026" is four; "60 g - 80 g" is one amount.
+     *
+     * @return list<string>
+     */
+    private static function byDashes(string $piece): array
+    {
+        $each = [];
+        foreach (preg_split('/\s+[–—-]\s+/u', $piece) ?: [$piece] as $one) {
+            $last = array_key_last($each);
+            $isRange = $last !== null && preg_match('/\d$|\s'.self::MEASURE.'$|^'.self::MEASURE.'$/iu', trim($each[$last])) === 1;
+            if ($last !== null && $isRange && preg_match('/^\d/', $one) === 1) {
+                $each[$last] .= ' - '.$one;
+            } else {
+                $each[] = $one;
+            }
+        }
+
+        return $each;
     }
 
     /**
@@ -72,7 +98,22 @@ final readonly class LotPieces
                     ['$1 ', '$1'],
                     $piece,
                 ) ?? $piece;
-            if (preg_match('/^(.*\S)\s*@\s*(\p{Sc}?\s*\d.*)$/u', $piece, $m) === 1) {
+            // "Comfrey leaf, dried July 2026 120 g".
+            if (
+                preg_match(
+                    '/^(?!(?:dried|dry|wilted|fresh|frozen)\s+\p{L}+\.?\s+\d)(\p{L}.*\S)\s+('.self::MONTH.')(\s+\S.*)?$/iu',
+                    $piece,
+                    $m,
+                ) === 1 &&
+                preg_match(
+                    '/\b(?:'.self::BEST_BEFORE.'|opened|bought|picked|gathered|foraged|made|on|in|of|\d{1,2}(?:st|nd|rd|th)?)$/iu',
+                    $m[1],
+                ) !== 1
+            ) {
+                array_push($parted, $m[1].($m[3] ?? ''), $m[2]);
+            } elseif (preg_match('/^('.self::MEASURE.')\s+(from\s+\p{L}.*)$/iu', $piece, $m) === 1) {
+                array_push($parted, $m[1], $m[2]);
+            } elseif (preg_match('/^(.*\S)\s*@\s*(\p{Sc}?\s*\d.*)$/u', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);
             } elseif (preg_match('/^(.*?\p{L}.*?)\s+(?:at\s+|for\s+)?(\p{Sc}\s*\d[\d.,]*|\d[\d.,]*\s*\p{Sc})$/u', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);

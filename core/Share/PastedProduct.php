@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Share;
 
 use Kettle\Material\Cupboard;
+use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
 use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
@@ -57,6 +58,9 @@ final class PastedProduct
 
     /** What is scented is scented with so many per cent at the most: common practice, no source. */
     private const MOST_OF_SCENT = 5.0;
+
+    /** Nor with more than a spoon of one oil: common practice, no source. */
+    private const MOST_SCENT_ML = 5.0;
 
     /** @var list<array{line: string, as: string, says: string, guess: bool}> */
     private array $lines = [];
@@ -237,9 +241,9 @@ final class PastedProduct
         }
         $plain = mb_strtolower(trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest));
         $this->scent($line, $typed, $plain) ||
-            $this->littleScent($line, $typed, $plain) ||
             $this->firm($line, $typed, $plain) ||
             $this->addition($line, $typed, $plain) ||
+            $this->littleScent($line, $typed, $plain, $amount) ||
             $this->oil($line, $typed, $rest) ||
             $this->say($line, 'unread', 'What this is was not known, so it is left out.', false);
         $last = array_pop($this->lines);
@@ -268,11 +272,17 @@ final class PastedProduct
         return $this->say($line, 'scent', $this->cupboard->essentialOil($id)->name, false);
     }
 
-    /** So small a share of a plant by name is of its essential oil. */
-    private function littleScent(string $line, string $typed, string $plain): bool
+    /** So small a share of a plant by name, or so little that is poured of it, is of its essential oil. */
+    private function littleScent(string $line, string $typed, string $plain, ?Amount $amount): bool
     {
+        // A spoon of lavender may be of the buds, and two millilitres of it are not.
+        $isDab =
+            $amount?->kind === Kind::Volume &&
+            $amount->value <= self::MOST_SCENT_ML &&
+            (OilLine::isPoured($typed) || $this->words->knownHerb($plain) === null);
         $share = str_ends_with($typed, ProductShares::PARTS) && $this->shares !== null ? (100 * (float) $typed) / $this->shares : null;
-        $id = $share === null || $share > self::MOST_OF_SCENT ? null : $this->scentNamed($plain);
+        $isLittle = $isDab || ($share !== null && $share <= self::MOST_OF_SCENT);
+        $id = $isLittle ? $this->scentNamed($plain) : null;
         if ($id === null || $this->words->oil($plain) !== null) {
             return false;
         }

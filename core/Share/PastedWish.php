@@ -34,7 +34,6 @@ final readonly class PastedWish
     /**
      * @param  list<array<string, string>>  $herbs
      * @param  list<array{id: string, name: string, ml: ?float, typed: string}>  $oils
-     * @param  bool  $methodSaid whether the method was read, and not only gathered from what is done
      * @param  array<string, string>  $byJar how full of herb the jar is, as a wish has it
      * @param  array<string, string>  $jar
      * @param  array<string, float>  $oilParts by the oil's name, where amounts are told in parts
@@ -46,9 +45,7 @@ final readonly class PastedWish
         private Kitchen $kitchen,
         private array $herbs,
         private array $oils,
-        private ?Method $method,
-        private bool $methodSaid,
-        private InfusingTime $time,
+        private RecipeWay $way,
         private ?string $purpose,
         private array $byJar,
         private array $jar,
@@ -108,12 +105,13 @@ final readonly class PastedWish
         if ($this->purpose !== null) {
             $wish['purpose'] = $this->purpose;
         }
-        if ($this->method !== null && $this->methodSaid) {
-            $wish['method'] = $this->method->id;
+        if ($this->way->method !== null && $this->way->isSaid) {
+            $wish['method'] = $this->way->method->id;
+            $wish += $this->way->school === null ? [] : ['school' => $this->way->school->id];
         }
         $wish = $this->inParts($this->inAJar($wish, $notes), $notes);
 
-        return $this->time->hours === null && $this->time->celsius === null ? $wish : $this->timed($wish, $notes);
+        return $this->way->time->hours === null && $this->way->time->celsius === null ? $wish : $this->timed($wish, $notes);
     }
 
     /**
@@ -125,32 +123,32 @@ final readonly class PastedWish
      */
     private function timed(array $wish, array &$notes): array
     {
-        $celsius = $this->time->celsius;
-        if ($celsius !== null && ! $this->methodSaid && $this->time->hours >= self::NOT_HELD_H) {
+        $celsius = $this->way->time->celsius;
+        if ($celsius !== null && ! $this->way->isSaid && $this->way->time->hours >= self::NOT_HELD_H) {
             $notes[] = sprintf(
                 '“%s” is taken as how warm it is at first: for %s nothing is held so warm but by a cooker, and none is named.',
                 $this->kitchen->warmth($celsius),
-                $this->time->typed,
+                $this->way->time->typed,
             );
             $celsius = null;
         }
         $method =
-            $this->method !== null && ($celsius === null || $this->method->heated)
-                ? $this->method
-                : $this->methods->plainest(! ($celsius === null && $this->time->hours >= self::NOT_HELD_H));
+            $this->way->method !== null && ($celsius === null || $this->way->method->heated)
+                ? $this->way->method
+                : $this->methods->plainest(! ($celsius === null && $this->way->time->hours >= self::NOT_HELD_H));
         $wish['method'] = $method->id;
         $school = $this->nearest($method, $celsius);
-        $said = implode(', ', array_filter([$this->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));
+        $said = implode(', ', array_filter([$this->way->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));
         $tooHot = $celsius !== null && $school->ceilingC !== null && $celsius > $school->ceilingC + 0.5;
         $asSchool =
-            ($this->time->hours === null || $this->time->hours === $school->usualH) &&
+            ($this->way->time->hours === null || $this->way->time->hours === $school->usualH) &&
             ($celsius === null || $school->targetC === null || abs($celsius - $school->targetC) < 0.6);
         if ($asSchool || $tooHot) {
             $wish['school'] = $school->id;
             $at = $celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC);
             $notes[] = sprintf('“%s” is taken as %s, %s%s.', $said, $method->name, $school->name, $at);
         } else {
-            $wish += $this->time->hours === null ? [] : ['hours' => $this->time->typed];
+            $wish += $this->way->time->hours === null ? [] : ['hours' => $this->way->time->typed];
             $wish += $celsius === null ? [] : ['warmth' => round($celsius, 1).' C'];
             $notes[] = sprintf('“%s” is taken as %s.', $said, $method->name);
         }
@@ -231,7 +229,15 @@ final readonly class PastedWish
     private function oilsOf(array $wish, array &$notes): array
     {
         $byName = [];
+        $named = array_values(array_unique(array_column(array_filter($this->oils, fn (array $oil) => $oil['id'] !== ''), 'name', 'id')));
         foreach ($this->oils as $oil) {
+            // "100 ml of olive oil, then a further 400 ml of oil" is of one oil.
+            if ($oil['id'] === '' && preg_match('/^oils?$/iu', $oil['name']) === 1 && count($named) === 1) {
+                $notes[] = sprintf('“%s” is taken as more of the %s.', trim("{$oil['typed']} {$oil['name']}"), $named[0]);
+                ['id' => $oil['id'], 'name' => $oil['name']] = array_values(
+                    array_filter($this->oils, fn (array $each) => $each['name'] === $named[0]),
+                )[0];
+            }
             $byName[$oil['name']] = [
                 'id' => $oil['id'],
                 'ml' => ($byName[$oil['name']]['ml'] ?? 0.0) + ($oil['ml'] ?? 0.0),
@@ -268,7 +274,7 @@ final readonly class PastedWish
     /** The school nearest in hours and in warmth to what was read. */
     private function nearest(Method $method, ?float $celsius): Variant
     {
-        $hours = $this->time->hours;
+        $hours = $this->way->time->hours;
         $apart = fn (Variant $school): float => ($hours === null ? 0.0 : abs(log($school->usualH / $hours))) +
             ($celsius === null || $school->targetC === null
                 ? 0.0

@@ -83,8 +83,9 @@ final readonly class RecipeLines
         // The point behind a bracket ends the sentence, and nothing of the amount in it.
         $line = $this->firstOf(self::asides(self::inFigures(preg_replace('/(?<=\))\.$/u', '', $line) ?? $line)));
         $verb =
-            '/^(?:take|use|add|pour|mix|combine|put|place|infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|'.
-            'wash|rinse|warm|heat|weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
+            '/^(?:(?:for\s+(?:this|the|my|our)\s+(?:\p{L}+\s*){1,3},?\s+)?(?:you|we)(?:[’\']ll|\s+will)?\s+(?:need|use)(?:\s+about)?|'.
+            '(?:then\s+)?add\s+(?:a\s+further|another|an\s+(?:additional|extra))|take|use|add|pour|mix|combine|put|place|'.
+            'infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|wash|rinse|warm|heat|weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
             '(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b)/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
         [$amount, , $of] = $bare === $line ? [null, '', ''] : $this->words->amounts->amount($bare);
@@ -325,7 +326,7 @@ final readonly class RecipeLines
                 UnitWords::ANY.
                 '\s*\)$/iu',
             '',
-            rtrim(preg_replace(self::RATIO_OF_TITLE, ' ', $line) ?? $line),
+            rtrim(preg_replace([self::RATIO_OF_TITLE, '/[\p{So}\x{FE0F}\x{200D}\s]+$/u'], [' ', ''], $line) ?? $line),
         ) ?? $line;
     }
 

@@ -20,6 +20,9 @@ final readonly class RecipeText
     public const PER =
         '/(?<=\p{L})[ \t]+(?:per|(?:for|to)[ \t]+(?:every|each))[ \t]+'.'(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:'.UnitWords::ANY.'|parts?)\b)/iu';
 
+    /** What stands before a line and is none of it: a mark, a small picture, "2.", "Step 2:". */
+    private const BULLET = '/^\s*(?:[-*•·▢☐✓✔\p{So}\x{FE0F}\x{200D}]+\s*)*(?:\d{1,2}[.)]\s+|step\s+\d{1,2}\s*[:.)–-]\s*)?/iu';
+
     private OfEach $each;
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private RecipeLines $lines)
@@ -89,7 +92,7 @@ final readonly class RecipeText
                 '/'.
                     $unit.
                     // "calendula, 30 g" is one.
-                    '(?:(?:(?<!\d)[,;]|[,;](?!\d))\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔][\d.,\/ –-]*\s*(?:'.
+                    '(?:(?:(?<!\d)[,;]|[,;](?!\d))\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔](?:[\d.,\/½¼¾⅓⅔ –-]|\bto\b|\bor\b)*\s*(?:'.
                     UnitWords::FLUID_OUNCES.
                     '|\p{L}*\.?)'.
                     '(?:,?[ \t]+(?:'.
@@ -109,7 +112,7 @@ final readonly class RecipeText
         $text = preg_replace('/(?<=[\p{Ll})%][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
         $lines = [];
         foreach (explode("\n", $text) as $line) {
-            $line = trim(preg_replace('/^\s*(?:[-*•·▢☐]|\d{1,2}[.)]\s)\s*/u', '', $line) ?? '');
+            $line = trim(preg_replace(self::BULLET, '', $line) ?? '');
             foreach (SaidPieces::eachBefore($line) as $one) {
                 array_push($lines, ...$this->of($one));
             }
@@ -205,6 +208,11 @@ final readonly class RecipeText
             'extras?|additives?)[ \t]*:[ \t]*(?=[\d½¼¾⅓⅔])/imu';
         $scents = '/^[ \t]*(?:[-*•][ \t]*)?(?:essential\s+oils?|scents?|fragrance)[ \t]*:[ \t]*((?=[\d½¼¾⅓⅔]).*)$/imu';
 
+        // "Basic ratio: 1 part beeswax to 4 parts oil".
+        $text =
+            preg_replace('/^[ \t]*(?:\p{L}+[ \t]+)?(?:ratio|formula|proportions?)[ \t]*:[ \t]*(?=\d{1,2}[ \t]+parts?\b)/imu', '', $text) ??
+            $text;
+        $text = preg_replace('/^(\W*\d{1,2}[ \t]+parts?\b[^:\n]*):[ \t]*(?=\d{1,2}[ \t]+parts?[ \t]+\p{L})/imu', "$1\n", $text) ?? $text;
         // "Ingredients: 30 g dried yarrow" is a heading, and what stands under it.
         $heading = '/^([ \t]*(?:'.RecipeLines::HEADING.'|you\s+need)[ \t]*:)[ \t]*(?=\S)/imu';
         $text = preg_replace([$heading, $kinds], ["$1\n", ''], $text) ?? $text;

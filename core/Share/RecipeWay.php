@@ -6,6 +6,7 @@ namespace Kettle\Share;
 
 use Kettle\Infusion\Method;
 use Kettle\Infusion\Methods;
+use Kettle\Infusion\Variant;
 use Kettle\Measure\AmountWriter;
 use Kettle\Recipe\Kitchen;
 
@@ -13,6 +14,9 @@ use Kettle\Recipe\Kitchen;
 final class RecipeWay
 {
     public ?Method $method = null;
+
+    /** Which school of it, where that is said by its name and no time is. */
+    public ?Variant $school = null;
 
     /** Whether it is named, and not only waited for. */
     public bool $isSaid = false;
@@ -40,6 +44,11 @@ final class RecipeWay
     {
         $short = $this->time->hours !== null && $this->time->hours < InfusingTime::NOT_ON_A_SHELF_H;
         $said = $this->take(array_diff($this->words->methods($line), $short ? ['cold'] : []));
+        $school = $this->method === null || $this->time->hours !== null ? null : RecipeWords::schoolIn($line, $this->method);
+        if ($school !== null) {
+            $this->school = $school;
+            $said[] = $school->name;
+        }
         if ($this->time->hours !== null && $this->time->line === $line) {
             $said[] = AmountWriter::span($this->time->hours);
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Infusion\Method;
+use Kettle\Infusion\Variant;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
@@ -58,7 +60,7 @@ final readonly class RecipeWords
     public const METHODS = [
         'slow-cooker' => '/\bslow[\s-]*cook/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
-        'solar' => '/\b(sun(?![\s-]*dried)|sunny|solar|window\s*sill)\b/i',
+        'solar' => '/\b(sun(?![\s-]*dried)|sunny|solar|window\s*sill|(?:warm|bright|south(?:ern|[\s-]facing)?)\s+window)\b/i',
         'incubator' => '/\byogh?urt(?:\s*maker)?/i',
         'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
         'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
@@ -74,6 +76,8 @@ final readonly class RecipeWords
     private const FAHRENHEIT_FROM = 101;
 
     private const FAHRENHEIT_TO = 200;
+
+    private const SHORTEST_NAME = 8;
 
     private HerbNames $herbs;
 
@@ -167,6 +171,23 @@ final readonly class RecipeWords
         };
     }
 
+    /** "Slow cooker overnight": the school of a method that is called so in a text. Short names are words that mean much else. */
+    public static function schoolIn(string $text, Method $method): ?Variant
+    {
+        foreach ($method->variants as $school) {
+            $name = $school->calledFirst();
+            if (
+                mb_strlen($name) >= self::SHORTEST_NAME &&
+                preg_match('/\d/', $name) !== 1 &&
+                preg_match('/(?<!\p{L})'.preg_quote($name, '/').'(?!\p{L})/iu', $text) === 1
+            ) {
+                return $school;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<string> ids of the methods a line speaks of; the cold shelf, which any words of waiting mean, last */
     public function methods(string $line): array
     {
@@ -217,7 +238,7 @@ final readonly class RecipeWords
             ) ?? $plain,
         );
 
-        return ['id' => '', 'name' => mb_substr(trim(preg_replace('/\s+/', ' ', $own) ?? $own) ?: 'oil', 0, 60)];
+        return ['id' => '', 'name' => mb_substr(trim(preg_replace('/\s+/', ' ', $own) ?? $own, ' .') ?: 'oil', 0, 60)];
     }
 
     /** Whether another word stands before a short name, that makes it another oil: "pumpkin seed oil" is no "seed oil". */

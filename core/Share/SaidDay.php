@@ -57,9 +57,14 @@ final readonly class SaidDay
     public const WEEKDAY = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
 
     /** Whole words: neither a market nor a marsh is in March. */
-    private const ANY_MONTH =
+    public const ANY_MONTH =
         '(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|'.
         'dec(?:ember)?)\b\.?';
+
+    /** How old and how long-lived what stands on a shelf may be, years: common practice, no source. */
+    private const YEARS_GONE = 3;
+
+    private const YEARS_TO_COME = 8;
 
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
@@ -135,6 +140,17 @@ final readonly class SaidDay
         }
 
         return checkdate($mon, $d, $year) ? sprintf('%04d-%02d-%02d', $year, $mon, $d) : null;
+    }
+
+    /** "Mar 28" as the last day of a month of 2028, where that is a year that lids have; null where it can be no year. */
+    public function monthOfYear(string $typed): ?string
+    {
+        if (preg_match('/^('.self::ANY_MONTH.')\s+[\'’]?(\d\d)$/u', mb_strtolower(trim($typed)), $m) !== 1) {
+            return null;
+        }
+        $off = self::year($m[2]) - (int) $this->today->format('Y');
+
+        return $off < -self::YEARS_GONE || $off > self::YEARS_TO_COME ? null : $this->read("{$m[1]} 20{$m[2]}", true);
     }
 
     /** The weekday that a day has, where it is written with another: "Friday 12 December", of a Saturday; null elsewhere. */

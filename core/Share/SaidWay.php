@@ -37,6 +37,13 @@ final readonly class SaidWay
         $way = [];
         $method = $this->method($left);
         $heated = $this->onlyHowWarm($left);
+        $byName =
+            $method === null || $hours !== null || $warmth !== null || $own !== null ? null : RecipeWords::schoolIn($left->text, $method);
+        if ($method !== null && $byName !== null) {
+            $left->take(preg_quote($byName->calledFirst(), '/'));
+
+            return ['way' => ['method' => $method->id, 'school' => $byName->id], 'guesses' => $guesses];
+        }
         if ($own !== null && ($method === null || $method->id === $own->method)) {
             return ['way' => ['method' => $own->method, 'school' => $own->id], 'guesses' => $guesses];
         }

@@ -314,3 +314,48 @@ it('leaves nothing of a line out: what it stood in, how much is left, from where
 it('marks what it reckoned of what is left as a guess', function () {
     expect(lotLine('sunflower oil 5L can, half left')[1])->toContain('amount')->and(lotLine('1 L olive oil')[1])->not->toContain('amount');
 });
+
+it('reads what is parted by dashes, a month of a year, and words of how a thing is', function (string $line, array $lot) {
+    expect(lotLine($line)[0])->toEqualCanonicalizing($lot)->and(array_keys(array_diff_assoc($lot, lotLine($line)[0])))->toBe([]);
+})->with([
+    [
+        'St. John’s wort - fresh frozen - 100 g - July 2026',
+        [
+            'kind' => 'herb',
+            'material' => 'st-johns-wort',
+            'state' => 'fresh',
+            'note' => 'fresh frozen',
+            'amount' => '100 g',
+            'got_on' => '2026-07-01',
+        ],
+    ],
+    ['nettle - dried - 60 g - 80 g', ['kind' => 'herb', 'material' => 'nettle-leaf', 'state' => 'dried', 'amount' => '60 g - 80 g']],
+    [
+        'comfrey leaf dried aug 2026 120 g',
+        ['kind' => 'herb', 'material' => 'comfrey-leaf', 'state' => 'dried', 'amount' => '120 g', 'got_on' => '2026-08-01'],
+    ],
+    ['Olive oil, extra virgin, 5L tin', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '5L', 'note' => 'extra virgin']],
+    [
+        'jojoba (golden) 250 ml from the mill',
+        ['kind' => 'carrier', 'material' => 'jojoba', 'amount' => '250 ml', 'note' => 'golden', 'got_where' => 'mill'],
+    ],
+    [
+        'plantain, about 3 handfuls, picked yesterday',
+        ['kind' => 'herb', 'material' => 'plantain-leaf', 'got_how' => 'gathered', 'got_on' => '2026-11-23', 'note' => 'about 3 handfuls'],
+    ],
+]);
+
+it('takes the earlier of two days where a month stands with two figures, and marks it', function (string $said, string $day, bool $marked) {
+    [$lot, $guessed] = lotLine("sunflower oil 3 litres, {$said}");
+    expect($lot['best_before'])->toBe($day)->and(in_array('best_before', $guessed, true))->toBe($marked);
+})->with([
+    // 28 March 2027, or March 2028.
+    ['bb Mar 28', '2027-03-28', true],
+    // 26 March 2027, or March 2026, which is gone.
+    ['bb Mar 26', '2026-03-31', true],
+    ['bb Jan 27', '2027-01-27', true],
+    // No shelf has 2015.
+    ['bb Jan 15', '2027-01-15', false],
+    ['bb 28 March', '2027-03-28', false],
+    ['bb Mar 2028', '2028-03-31', false],
+]);

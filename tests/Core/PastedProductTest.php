@@ -414,3 +414,27 @@ it('takes what it is put in for a step', function (string $line) {
     $read = pasted("100 g olive oil\n15 g beeswax\n{$line}");
     expect(array_column($read->lines, 'as', 'line')[$line])->toBe('step');
 })->with(['Pour into 2 oz tins.', 'Fill 4 x 30 ml jars', 'Spoon into a 100 ml jar.']);
+
+it('takes so little that is poured for the essential oil, and a spoon of a herb for none', function (
+    string $line,
+    array $scents,
+    string $as,
+) {
+    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read("100 ml olive oil\n10 g beeswax\n{$line}");
+    expect($read->wish['essential_oils'] ?? [])
+        ->toBe($scents)
+        ->and($read->lines[2]['as'])
+        ->toBe($as);
+})->with([
+    ['2 ml lavender', [['id' => 'lavender', 'amount' => '2 ml']], 'scent'],
+    ['1/2 tsp cedarwood', [['id' => 'cedar', 'amount' => '1/2 tsp']], 'scent'],
+    // It may be of the buds, or be rosemary by another name.
+    ['1 tsp lavender', [], 'unread'],
+    ['2 ml rosemary extract', [], 'addition'],
+    ['20 ml lavender', [], 'unread'],
+]);
+
+it('reads one part to so many with a colon between', function (string $text) {
+    $wish = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read($text)->wish;
+    expect([$wish['waxes'], $wish['oils']])->toBe([[['id' => 'beeswax', 'amount' => '20 g']], [['id' => 'olive', 'amount' => '80 g']]]);
+})->with([['1 part beeswax : 4 parts olive oil'], ['Basic ratio: 1 part beeswax: 4 parts olive oil (by weight)']]);

@@ -75,6 +75,8 @@ it('takes the time of the infusing, and not of the work beside it', function (
     ['Infuse in a double boiler for 3 hours, cool for 30 minutes.', '3 hours', null, 'double-boiler'],
     ['Macerate 21 d in the dark.', null, 'three-weeks', 'cold'],
     ['Active time 20 min', null, null, null],
+    ['Put it in the slow cooker overnight.', null, 'overnight', 'slow-cooker'],
+    ['Step 1: Let sit in a warm window 5 weeks', '5 weeks', null, 'solar'],
     // For weeks nothing is held at 60 °C without a cooker.
     ['Warm the oil to 60 C, take it off the heat, and leave for 2 weeks.', null, 'two-weeks', 'cold'],
     ['Slow cooker at 40 C for 4 days.', '4 days', null, 'slow-cooker'],
@@ -94,7 +96,28 @@ it('reads an amount behind brackets, a row of points and a verb', function (stri
     ["Dried calendula ........ 50 g\nOlive oil (extra virgin) ..... 500 ml"],
     ["Crumble 50 g dried calendula into a jar\nWarm 500 ml olive oil"],
     ["Chop 50 g dried calendula\nHeat 500 ml olive oil"],
+    ["✔️ 50 g calendula flowers, dried for at least 3 days\n✔️ 500 ml olive oil"],
+    ["🌼 50 g dried calendula\n🫒 500 ml olive oil"],
+    ['For this recipe you’ll need about 50 g of dried calendula and 500 ml of olive oil'],
 ]);
+
+it('adds up one oil that is poured in twice, and keeps a herb once', function () {
+    $read = Support::pasted(
+        "200 g fresh yarrow\nCrush in 100 ml of olive oil.\nAdd a further 400 ml of oil.\nFill a jar half full with the yarrow.",
+    );
+    expect($read->wish['oils'])
+        ->toBe([['id' => 'olive']])
+        ->and($read->wish['oil_amount'])
+        ->toBe('500 mL')
+        ->and($read->wish['herbs'])
+        ->toBe([['id' => 'yarrow', 'state' => 'fresh', 'amount' => '200 g']])
+        ->and(implode(' ', $read->notes))
+        ->toContain('“400 ml oil” is taken as more of the olive oil.');
+});
+
+it('reads from so much to so much and a half behind its oil', function () {
+    expect(Support::pasted("50 g dried calendula\nOlive oil, 1 to 2 cups")->wish['oil_amount'])->toBe('354.9 mL');
+});
 
 it('tells of an amount where none is looked for', function () {
     $line = Support::pasted("I had 50 g calendula\n500 ml olive oil")->lines[0];
