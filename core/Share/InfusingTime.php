@@ -30,7 +30,8 @@ final readonly class InfusingTime
     /** Work that takes time before or after, or again and again. */
     private const OTHER_WORK =
         '/\b(prep\w*|active|hands[\s-]on|wilt\w*|dry|dries|drying|dried(?=\s+(?:for|at\s+least|over|\d))|cool\w*|settl\w*|rest\w*|'.
-        'strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|bring|melt\w*|chill\w*|refrigerat\w*|moisten\w*|spirit|shelf\s+life|total)\b/iu';
+        'strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|bring|melt\w*|chill\w*|refrigerat\w*|moisten\w*|spirit|'.
+        'shelf\s+life|total)\b/iu';
 
     private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';
 

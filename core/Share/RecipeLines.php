@@ -85,7 +85,8 @@ final readonly class RecipeLines
         $verb =
             '/^(?:(?:for\s+(?:this|the|my|our)\s+(?:\p{L}+\s*){1,3},?\s+)?(?:you|we)(?:[’\']ll|\s+will)?\s+(?:need|use)(?:\s+about)?|'.
             '(?:then\s+)?add\s+(?:a\s+further|another|an\s+(?:additional|extra))|take|use|add|pour|mix|combine|put|place|'.
-            'infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|wash|rinse|warm|heat|weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
+            'infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|wash|rinse|warm|heat|'.
+            'weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
             '(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b)/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
         [$amount, , $of] = $bare === $line ? [null, '', ''] : $this->words->amounts->amount($bare);
