@@ -42,6 +42,9 @@ final readonly class Method
     /** Short and watched: wet kitchen herb can be strained, and in the refrigerator, within its hours. */
     public const CHILLED_AT_ONCE = 'chilled-at-once';
 
+    /** Two warmths that are one, K: what is typed in degrees Fahrenheit is rounded. */
+    private const SAME_WARMTH = 0.6;
+
     /**
      * @param  non-empty-list<Variant>  $variants
      * @param  list<string>  $risks what could go wrong
@@ -157,6 +160,34 @@ final readonly class Method
                 return $variant;
             }
         }
+
+        return $this->plainest();
+    }
+
+    /**
+     * The school that somebody means by its hours and its warmth, where there is one that has both. By hours alone none is meant that
+     * is hotter than the one to begin with: "slow cooker, 6 hours" is no word for the hottest.
+     *
+     * @param  ?float  $celsius null where it is not said
+     */
+    public function schoolOf(?float $hours, ?float $celsius): ?Variant
+    {
+        $usual = $this->plainest()->targetC;
+        foreach ($this->variants as $variant) {
+            $isWarm =
+                $celsius === null
+                    ? $variant->targetC === null || $usual === null || $variant->targetC <= $usual
+                    : $variant->targetC === null || abs($celsius - $variant->targetC) < self::SAME_WARMTH;
+            if (($hours === null || $hours === $variant->usualH) && $isWarm) {
+                return $variant;
+            }
+        }
+
+        return null;
+    }
+
+    private function plainest(): Variant
+    {
         foreach ($this->variants as $variant) {
             if ($variant->for === 'any') {
                 return $variant;

@@ -22,7 +22,9 @@ final readonly class InfusingTime
     private const SENTENCE = '/(?<=[.!;])\s+|\s+[|•·]\s+/u';
 
     /** "Wilt for 12 hours, then infuse for 4 weeks" is, too. */
-    private const CLAUSE = '/,\s*(?:and\s+)?(?:then\s+)?|\s+(?:and\s+)?then\s+/iu';
+    private const CLAUSE =
+        '/,\s*(?:and\s+)?(?:then\s+)?|\s+(?:and\s+)?then\s+|'.
+        '(?<=hour|hours|hrs|min|mins|minutes|days|week|weeks)\s+(?=(?:strain|filter|bottle|cool)\b)/iu';
 
     /** How often, or how long it keeps. */
     private const NO_SPAN = '/\b(every|each|per|within|lasts?|keeps?|good)\s+(?:for\s+|up\s+to\s+|about\s+)*$/iu';
@@ -30,7 +32,7 @@ final readonly class InfusingTime
     /** Work that takes time before or after, or again and again. */
     private const OTHER_WORK =
         '/\b(prep\w*|active|hands[\s-]on|wilt\w*|dry|dries|drying|dried(?=\s+(?:for|at\s+least|over|\d))|cool\w*|settl\w*|rest\w*|'.
-        'strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|bring|melt\w*|chill\w*|refrigerat\w*|moisten\w*|spirit|'.
+        'strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|bring|melt\w*|chill\w*|refrigerat\w*|fridge|freezer|moisten\w*|spirit|'.
         'shelf\s+life|total)\b/iu';
 
     private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';

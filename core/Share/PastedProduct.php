@@ -211,7 +211,7 @@ final class PastedProduct
         } elseif ($amount === null || $amount->kind === Kind::Time) {
             // "A few drops of lavender", "honey, to taste": something goes in, and how much is not said.
             $isAmount =
-                (preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*'.UnitWords::ANY.'\b/iu', $written) === 1 &&
+                (preg_match('/^[\d½¼¾⅓⅔]|\bdrops?\b|\d\s*(?:%|'.UnitWords::ANY.'\b)/iu', $written) === 1 &&
                     preg_match(self::POURED_INTO, $written) !== 1) ||
                 preg_match(
                     '/^(?:an?\s+|some\s+)?'.

@@ -90,13 +90,11 @@ final class PastedRecipe
                 $name = RecipeLines::titleOf($line);
                 $this->got->ratio = RecipeLines::ratio($line, true);
                 $purpose = $this->words->purpose($line);
-                $this->got->say(
-                    $line,
-                    'name',
-                    'Taken as its name'.
-                        ($purpose === null ? '.' : ', and as what it is for: '.$this->cupboard->purpose($purpose)->name.'.'),
-                    $purpose !== null,
-                );
+                $also = [
+                    ...$purpose === null ? [] : ['as what it is for: '.$this->cupboard->purpose($purpose)->name],
+                    ...array_map(fn (string $way) => "as how it is made: {$way}", $this->way->beside($name)),
+                ];
+                $this->got->say($line, 'name', implode(', and ', ['Taken as its name', ...$also]).'.', $also !== []);
 
                 continue;
             }
@@ -181,7 +179,9 @@ final class PastedRecipe
             $named = $this->words->oil($rest);
             $isHerb = $this->words->knownHerb($rest) !== null;
             $oil = $named ?? ($isHerb ? null : $this->oilLine->calledShort($rest));
-            if ($oil !== null) {
+            if ($oil !== null && $this->isMadeHere($oil)) {
+                $this->got->say($line, 'unread', 'The oil that is made here: what it goes into is no part of the infusion.', false);
+            } elseif ($oil !== null) {
                 ['oil' => $this->got->oils[], 'says' => $says, 'guess' => $guess] = $this->oilLine->measured($amount, $typed, $oil, $aside);
                 $this->got->say($line, 'oil', $says, $guess || ($named === null && ! OilLine::isPoured($typed)));
             } elseif ($amount->kind === Kind::Time || $this->words->warmth($typed) !== null) {
@@ -276,6 +276,18 @@ final class PastedRecipe
                 $purpose !== null,
             );
         }
+    }
+
+    /**
+     * "1 cup calendula oil" behind calendula and the oil it goes into is what comes of them.
+     *
+     * @param  array{id: string, name: string}  $oil
+     */
+    private function isMadeHere(array $oil): bool
+    {
+        $herb = $oil['id'] === '' ? $this->words->knownHerb($oil['name']) : null;
+
+        return $this->got->oils !== [] && $herb !== null && in_array($herb['id'], array_column($this->got->herbs, 'id'), true);
     }
 
     /** "1,500 g calendula", which may be one and a half: the herb or the oil with no amount, and what is asked of it. */

@@ -137,13 +137,11 @@ final readonly class PastedWish
                 ? $this->way->method
                 : $this->methods->plainest(! ($celsius === null && $this->way->time->hours >= self::NOT_HELD_H));
         $wish['method'] = $method->id;
-        $school = $this->nearest($method, $celsius);
+        $nearest = $this->nearest($method, $celsius);
         $said = implode(', ', array_filter([$this->way->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));
-        $tooHot = $celsius !== null && $school->ceilingC !== null && $celsius > $school->ceilingC + 0.5;
-        $asSchool =
-            ($this->way->time->hours === null || $this->way->time->hours === $school->usualH) &&
-            ($celsius === null || $school->targetC === null || abs($celsius - $school->targetC) < 0.6);
-        if ($asSchool || $tooHot) {
+        $tooHot = $celsius !== null && $nearest->ceilingC !== null && $celsius > $nearest->ceilingC + 0.5;
+        $school = $tooHot ? $nearest : $method->schoolOf($this->way->time->hours, $celsius);
+        if ($school !== null) {
             $wish['school'] = $school->id;
             $at = $celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC);
             $notes[] = sprintf('“%s” is taken as %s, %s%s.', $said, $method->name, $school->name, $at);
@@ -156,7 +154,7 @@ final readonly class PastedWish
             $notes[] = sprintf(
                 '%s is hotter than any way here goes: %s is the most it takes.',
                 $this->kitchen->warmth($celsius),
-                $this->kitchen->warmth((float) $school->ceilingC),
+                $this->kitchen->warmth((float) $nearest->ceilingC),
             );
         }
 

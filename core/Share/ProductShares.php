@@ -17,7 +17,7 @@ final readonly class ProductShares
     /** "20 % beeswax", "shea butter: 25 %". */
     private const SHARE_BEFORE = '/^(\d{1,3}(?:[.,]\d+)?)\s*%\s*(?:of\s+)?(\p{L}.*)$/iu';
 
-    private const SHARE_BEHIND = '/^(\p{L}.*?)[\s:,–-]+(\d{1,3}(?:[.,]\d+)?)\s*%\s*\.?\s*$/iu';
+    private const SHARE_BEHIND = '/^(\p{L}.*?)[\s:,–(-]+(\d{1,3}(?:[.,]\d+)?)\s*%\s*\)?\.?\s*$/iu';
 
     /** Shares that come to less beside what is measured are shares of something that is not said. */
     private const LEAST_OF_WHOLE = 50.0;

@@ -59,7 +59,7 @@ final readonly class RecipeLines
         '(?<herb>\d{1,2}(?:\.\d+)?)\s*:\s*(?<oil>\d{1,2}(?:\.\d+)?)\s*\(?\s*'.'(?<by>w\/w|w\/v|v\/v|by\s(?:weight|volume))?\s*\)?';
 
     /** "Calendula oil 1:5 (dried)". */
-    private const RATIO_OF_TITLE = '/(?<=\boil|\boils|\boil\s\(|\boil,)\s*\(?'.self::RATIO.'(?=\s*(?:$|\(|,))/iu';
+    private const RATIO_OF_TITLE = '/(?<=\boil|\boils|\boil\s\(|\boil,)\s*[(–—-]?\s*'.self::RATIO.'(?=\s*(?:$|\(|,))/iu';
 
     private const RATIO_LINE =
         '/^\W*(?:(?:herb|plant)(?:\s*(?:to|:)\s*|\s+)oil\s+)?(?:ratio|strength)(?:\s+(?:of\s+)?herb\s+to\s+oil)?'.
@@ -171,6 +171,17 @@ final readonly class RecipeLines
         // "Dandelion flowers, enough to fill a jar (about 2 cups)": what is in the brackets is how much.
         $line = preg_replace('/,\s*enough\s+to\s+[^(),]+(?=\()/iu', ' ', $line) ?? $line;
         $number = '[\d½¼¾⅓⅔](?:[^,:()]|(?<=\d),(?=\d))*';
+        // "Calendula - 50 g (about 2 cups)": both, and which of them counts is seen where they are read.
+        $beside =
+            "/^(\\p{L}[^:()\\d½¼¾⅓⅔]*?)\\s*(?:[,:]|\\s[-–—])?\\s*({$number}?)"."\\s*\\(((?:about|roughly|ca\\.?|~)?\\s*{$number})\\)$/iu";
+        if (
+            preg_match($beside, $line, $m) === 1 &&
+            $this->words->amounts->reading(trim($m[2])) !== null &&
+            ! $this->isStep($line) &&
+            preg_match('/\b(?:makes?|yields?|serves?|jar|bottle|tin)\b/iu', $m[1]) !== 1
+        ) {
+            return trim($m[2])." ({$m[3]}) {$m[1]}";
+        }
         $amount = "((?:{$number}|an?\\s[^,:()]*|half\\s[^,:()]*))";
         if (
             preg_match("/^(\\p{L}[^:()]*?)\\s*(?:,(?<!\\d,)|:|\\s[-–—])\\s*{$amount}$/u", $line, $m) !== 1 &&
@@ -297,7 +308,7 @@ final readonly class RecipeLines
     /** A heading over what follows, that says nothing of its own. */
     public function isHeading(string $line): bool
     {
-        $table = '(?:ingredients?|herbs?|oils?|items?|what|amount|quantity|how much|weight)';
+        $table = '(?:ingredients?|herbs?|oils?|items?|what|amount|quantity|how much|weight|metric|us|imperial|grams|cups)';
 
         return preg_match('/^(?:(?:'.self::HEADING.'|steps?|for the infusion)\s*:?|'."{$table}(?:\\s-\\s{$table})+)$/i", $line) === 1;
     }
@@ -408,6 +419,9 @@ final readonly class RecipeLines
 
         $is = self::inFigures($line) === $line && preg_match('/^take\s.*\.$/iu', $bare) !== 1;
 
-        return $is && preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $this->words->isMethod($line) && ! $step;
+        // "Slow cooker calendula oil" is a name that says how it is made.
+        $isWay = $this->words->isMethod($line) && preg_match('/^[^,;:.]*\b(?:oil|salve|balm|ointment)$/u', $bare) !== 1;
+
+        return $is && preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $isWay && ! $step;
     }
 }

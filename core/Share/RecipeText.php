@@ -42,6 +42,9 @@ final readonly class RecipeText
             $text;
         // "Calendula ....... 50 g" has its amount at the end of a row of points.
         $text = preg_replace('/[ \t]*(?:\.{3,}|_{3,})[ \t]*(?=[\d½¼¾⅓⅔])/u', ': ', $text) ?? $text;
+        // "Rosemary sprigs x 6, olive oil x 500 ml".
+        $text = preg_replace('/(?<=\p{L})[ \t]+[x×][ \t]+(?=[\d½¼¾⅓⅔])/u', ': ', $text) ?? $text;
+        $text = preg_replace('/,[ \t]*(?=\p{L}[^,;:()\n\d]*:[ \t]*[\d½¼¾⅓⅔])/u', "\n", $text) ?? $text;
         // "Zest of 4 unwaxed lemons" is four of lemon peel.
         $peel =
             '/^([ \t]*(?:[-*•][ \t]*)?)(?:the\s+)?(?:zest|peels?|rinds?)[ \t]+of[ \t]+(\d{1,2}|an?|one|two|three|four|five|six)[ \t]+'.
@@ -97,7 +100,7 @@ final readonly class RecipeText
                     '|\p{L}*\.?)'.
                     '(?:,?[ \t]+(?:'.
                     RecipeLines::LYING.
-                    '))?[ \t]*(?:\n|$))|'.
+                    '))?[ \t]*(?:\([^()\n]*\))?[ \t]*(?:\n|$))|'.
                     '\s+(?:and|with|plus|\+|&)\s+(?!\d{2,3}\s*(?:[°º]|deg|[CF]\b))(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
                     '(?<=\p{L})[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
                     '(?:'.
@@ -240,7 +243,11 @@ final readonly class RecipeText
     {
         $cells = array_map('trim', explode('|', $m[0]));
 
-        return implode(' - ', array_filter($cells, fn (string $cell) => preg_match('/[\p{L}\d]/u', $cell) === 1));
+        $cells = array_values(array_filter($cells, fn (string $cell) => preg_match('/[\p{L}\d]/u', $cell) === 1));
+        // "| calendula | 50 g | 2 cups |" has the one beside the other.
+        $isTwice = count($cells) === 3 && count(preg_grep('/^[\d½¼¾⅓⅔]/u', $cells) ?: []) === 2 && preg_match('/^\p{L}/u', $cells[0]) === 1;
+
+        return $isTwice ? "{$cells[0]} - {$cells[1]} ({$cells[2]})" : implode(' - ', $cells);
     }
 
     /** @param  array<string>  $m what is before the list and of all of it, such as "dried", and the list */
@@ -293,7 +300,7 @@ final readonly class RecipeText
         $number = '(?:[\d½¼¾⅓⅔]|an?\s|half\s)';
         $two = "(?={$number}[^\\n,;+]*\\s\\p{L}{3}[^\\n,;+]*[,;+\\n][ \\t]*(?:and\\s+)?{$number})";
         // "Salve: beeswax 20 g, olive oil 100 g".
-        $behind = '(?=\p{L}[^\n,;+:\d]*\s[\d½¼¾⅓⅔][\d.]*\s*(?:\p{L}+\b|%)\s*[,;+])';
+        $behind = '(?=\p{L}[^\n,;+:\d]*\s\(?[\d½¼¾⅓⅔][\d.]*\s*(?:\p{L}+\b|%)\)?\s*[,;+\n])';
         // "Beard balm 60 mL: ..." says how much it makes, which stands by itself.
         $size = '(?:[ \t]*\(?(\d+\s*(?:ml|g|oz))\)?)?';
         $title = "/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?){$size}\\s*(?::|[ \\t][–—-](?=[ \\t]))[ \\t]*(?:{$two}|{$behind})/iu";

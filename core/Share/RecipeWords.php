@@ -208,6 +208,9 @@ final readonly class RecipeWords
         $rest = preg_replace('/^(\p{L}[^,(]*?\boil)\s*[,(]?\s*\b(fractionated|high[\s-]oleic)\b\)?/iu', '$2 $1', $rest) ?? $rest;
         $rest = preg_replace('/\bhigh\s+oleic\b/iu', 'high-oleic', $rest) ?? $rest;
         $plain = trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest);
+        // "Oil of choice - fill the jar to the top".
+        $before = preg_replace('/\s+[–—-]\s+.*$/u', '', $plain) ?? $plain;
+        $plain = preg_match(self::OILS, $before) === 1 ? $before : $plain;
         $isOil = preg_match(self::OILS, $plain) === 1;
         $found = null;
         foreach ($this->cupboard->carriers() as $carrier) {

@@ -43,7 +43,7 @@ final readonly class SaidAmount
     public const MEASURES = '(?:'.UnitWords::ANY.'|drops?|handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
 
     /** Where a jar is full of oil. */
-    public const TO_THE_BRIM = '(?:(?:and|with)\s+)?(?:filled\s+|up\s+)?to\s+the\s+(?:very\s+)?(?:brim|top|rim)';
+    public const TO_THE_BRIM = '(?:(?:and|with)\s+)?(?:filled\s+|up\s+)?to\s+(?:the\s+)?(?:very\s+)?(?:brim|top|rim)';
 
     private const UNITS = UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|oz';
 

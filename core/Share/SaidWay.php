@@ -172,14 +172,10 @@ final readonly class SaidWay
     private function asASchool(Method $method, array $way): array
     {
         $hours = isset($way['hours']) ? $this->hoursOf($way['hours']) : null;
-        foreach ($method->variants as $school) {
-            $warm = isset($way['warmth']) ? $this->words->warmth($way['warmth']) : null;
-            if ($hours === $school->usualH && ($warm === null || abs($warm - (float) $school->targetC) < 0.6)) {
-                return ['school' => $school->id];
-            }
-        }
+        $warm = isset($way['warmth']) ? $this->words->warmth($way['warmth']) : null;
+        $school = $hours === null ? null : $method->schoolOf($hours, $warm);
 
-        return $way;
+        return $school === null ? $way : ['school' => $school->id];
     }
 
     private function hoursOf(string $typed): float

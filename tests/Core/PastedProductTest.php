@@ -438,3 +438,28 @@ it('reads one part to so many with a colon between', function (string $text) {
     $wish = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read($text)->wish;
     expect([$wish['waxes'], $wish['oils']])->toBe([[['id' => 'beeswax', 'amount' => '20 g']], [['id' => 'olive', 'amount' => '80 g']]]);
 })->with([['1 part beeswax : 4 parts olive oil'], ['Basic ratio: 1 part beeswax: 4 parts olive oil (by weight)']]);
+
+it('reads shares and parts in brackets, behind a name too', function (string $text, string $name, array $wish) {
+    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read($text);
+    expect($read->name)->toBe($name)->and(array_intersect_key($read->wish, $wish))->toEqual($wish);
+})->with([
+    [
+        "olive oil (60 %)\nvitamin E (20 %)\nbeeswax (20%)",
+        '',
+        [
+            'oils' => [['id' => 'olive', 'amount' => '60 g']],
+            'waxes' => [['id' => 'beeswax', 'amount' => '20 g']],
+            'others' => [['id' => 'vitamin-e', 'amount' => '20 g']],
+        ],
+    ],
+    [
+        'Balm: coconut oil (2 parts), beeswax: 3 parts',
+        'Balm',
+        ['oils' => [['id' => 'coconut', 'amount' => '40 g']], 'waxes' => [['id' => 'beeswax', 'amount' => '60 g']]],
+    ],
+    [
+        "Balm: olive oil (80 %)\nbeeswax (20 %)\nMakes 200 g",
+        'Balm',
+        ['oils' => [['id' => 'olive', 'amount' => '160 g']], 'waxes' => [['id' => 'beeswax', 'amount' => '40 g']]],
+    ],
+]);

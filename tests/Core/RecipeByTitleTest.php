@@ -76,6 +76,12 @@ it('takes the time of the infusing, and not of the work beside it', function (
     ['Macerate 21 d in the dark.', null, 'three-weeks', 'cold'],
     ['Active time 20 min', null, null, null],
     ['Put it in the slow cooker overnight.', null, 'overnight', 'slow-cooker'],
+    // By its hours alone it is not the hottest that is meant.
+    ['Slow cooker for 6 hours.', '6 hours', null, 'slow-cooker'],
+    ['Slow cooker for 8 hours.', null, 'usual', 'slow-cooker'],
+    ['Slow cooker for 24 hours.', null, 'gentle', 'slow-cooker'],
+    ['Slow cooker for 6 hours at 60 C.', null, 'hot', 'slow-cooker'],
+    ['Double boiler for 2 hours strain. keep in the fridge 2 weeks', null, 'usual', 'double-boiler'],
     ['Step 1: Let sit in a warm window 5 weeks', '5 weeks', null, 'solar'],
     // For weeks nothing is held at 60 °C without a cooker.
     ['Warm the oil to 60 C, take it off the heat, and leave for 2 weeks.', null, 'two-weeks', 'cold'],
@@ -95,6 +101,9 @@ it('reads an amount behind brackets, a row of points and a verb', function (stri
     ["Calendula flowers (dried, whole): 50 g\nOlive oil (extra virgin): 500 ml"],
     ["Dried calendula ........ 50 g\nOlive oil (extra virgin) ..... 500 ml"],
     ["Crumble 50 g dried calendula into a jar\nWarm 500 ml olive oil"],
+    ["Dried calendula - 50 g (about 2 cups)\nOlive oil, 500 ml (2 cups)"],
+    ["| Ingredient | Metric | US |\n|---|---|---|\n| Dried calendula | 50 g | 2 cups |\n| Olive oil | 500 ml | 2 cups |"],
+    ['Dried calendula x 50 g, olive oil x 500 ml'],
     ["Chop 50 g dried calendula\nHeat 500 ml olive oil"],
     ["✔️ 50 g calendula flowers, dried for at least 3 days\n✔️ 500 ml olive oil"],
     ["🌼 50 g dried calendula\n🫒 500 ml olive oil"],
@@ -114,6 +123,24 @@ it('adds up one oil that is poured in twice, and keeps a herb once', function ()
         ->and(implode(' ', $read->notes))
         ->toContain('“400 ml oil” is taken as more of the olive oil.');
 });
+
+it('leaves out the oil that is made, where it goes into something', function () {
+    $read = Support::pasted("50 g dried calendula\n500 ml olive oil\nFor the salve:\n1 cup calendula oil\n30 g beeswax");
+    expect($read->wish['oils'])
+        ->toBe([['id' => 'olive']])
+        ->and($read->wish['oil_amount'])
+        ->toBe('500 ml')
+        ->and($read->lines[3]['as'])
+        ->toBe('unread');
+});
+
+it('is called by a title that says how it is made, and made so', function (string $title, ?string $method) {
+    $read = Support::pasted("{$title}\n50 g dried rosemary\n500 ml olive oil");
+    expect($read->name)
+        ->toBe($title)
+        ->and($read->wish['method'] ?? null)
+        ->toBe($method);
+})->with([['Slow cooker rosemary oil', 'slow-cooker'], ['Solar infused rosemary oil', 'solar'], ['Cold infused rosemary oil', null]]);
 
 it('reads from so much to so much and a half behind its oil', function () {
     expect(Support::pasted("50 g dried calendula\nOlive oil, 1 to 2 cups")->wish['oil_amount'])->toBe('354.9 mL');
@@ -149,3 +176,14 @@ it('reads what tells what to do as that, and peel by what it is of', function ()
         'wilted',
     );
 });
+
+it('takes no hours alone for the hottest way, in a sentence either', function (string $text, array $way) {
+    $wish = Support::sentence("calendula in olive, {$text}")['wish'];
+    expect(array_intersect_key($wish, array_flip(['hours', 'warmth', 'school'])))->toBe($way);
+})->with([
+    ['slow cooker 6 hours', ['hours' => '6 hours']],
+    ['slow cooker 6 hours at 60 C', ['school' => 'hot']],
+    ['slow cooker 8 hours', ['school' => 'usual']],
+    ['slow cooker overnight', ['school' => 'overnight']],
+    ['double boiler 2 hours', ['school' => 'usual']],
+]);
