@@ -26,6 +26,9 @@ final readonly class InfusingTime
         '/,\s*(?:and\s+)?(?:then\s+)?|\s+(?:and\s+)?then\s+|'.
         '(?<=hour|hours|hrs|min|mins|minutes|days|week|weeks)\s+(?=(?:strain|filter|bottle|cool)\b)/iu';
 
+    /** "Keep the water at 50 °C" is no warmth that it only has at first. */
+    private const HELD = '/\b(?:keep|kept|hold|held|maintain\w*|between)\b/iu';
+
     /** How often, or how long it keeps. */
     private const NO_SPAN = '/\b(every|each|per|within|lasts?|keeps?|good)\s+(?:for\s+|up\s+to\s+|about\s+)*$/iu';
 
@@ -47,7 +50,10 @@ final readonly class InfusingTime
     /** Under so many hours nothing infuses on a shelf. */
     public const NOT_ON_A_SHELF_H = 24;
 
-    private const SURELY = 2;
+    /** The sentence says so, and what stands with the time says nothing. */
+    private const LIKELY = 2;
+
+    private const SURELY = 3;
 
     /**
      * @param  ?float  $hours in the oil
@@ -116,13 +122,19 @@ final readonly class InfusingTime
     }
 
     /** What stands with the time says what it is of, and where that says nothing the sentence does. */
+    /** Whether the warmth is said to be held. */
+    public function isHeld(): bool
+    {
+        return preg_match(self::HELD, $this->warmLine) === 1;
+    }
+
     private static function sure(string $clause, string $sentence, float $hours, RecipeWords $words): int
     {
-        foreach ([$clause, $sentence] as $text) {
+        foreach ([self::SURELY => $clause, self::LIKELY => $sentence] as $sure => $text) {
             // Any words of waiting mean the shelf, where nothing is done in minutes.
-            $ways = array_diff($words->methods($text), $hours < self::NOT_ON_A_SHELF_H ? ['cold'] : []);
+            $ways = array_diff(WayWords::in($text), $hours < self::NOT_ON_A_SHELF_H ? ['cold'] : []);
             if ($ways !== [] || preg_match(self::INFUSES, $text) === 1) {
-                return self::SURELY;
+                return $clause === $sentence ? self::SURELY : $sure;
             }
             if (preg_match(self::OTHER_WORK, $text) === 1) {
                 return 0;

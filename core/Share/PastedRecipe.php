@@ -219,7 +219,7 @@ final class PastedRecipe
             return;
         }
         if (
-            $this->words->isMethod($line) ||
+            WayWords::isSaid($line) ||
             $this->words->warmth($line) !== null ||
             preg_match('/\d+\s*(?:-|to)?\s*\d*\s*(weeks?|days?|hours?|hrs?|minutes?|mins?|h)\b/i', $line) === 1
         ) {
@@ -371,6 +371,6 @@ final class PastedRecipe
     /** @param  list<string>  $lines of the whole recipe */
     private function wayOf(array $lines): RecipeWay
     {
-        return new RecipeWay($this->methods, $this->words, $this->kitchen, InfusingTime::of($lines, $this->words));
+        return new RecipeWay($this->methods, $this->kitchen, InfusingTime::of($lines, $this->words));
     }
 }

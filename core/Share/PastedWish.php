@@ -124,7 +124,7 @@ final readonly class PastedWish
     private function timed(array $wish, array &$notes): array
     {
         $celsius = $this->way->time->celsius;
-        if ($celsius !== null && ! $this->way->isSaid && $this->way->time->hours >= self::NOT_HELD_H) {
+        if ($celsius !== null && ! $this->way->isSaid && ! $this->way->time->isHeld() && $this->way->time->hours >= self::NOT_HELD_H) {
             $notes[] = sprintf(
                 '“%s” is taken as how warm it is at first: for %s nothing is held so warm but by a cooker, and none is named.',
                 $this->kitchen->warmth($celsius),

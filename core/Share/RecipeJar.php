@@ -60,7 +60,7 @@ final readonly class RecipeJar
             return false;
         }
         [$got->jar, $none] = $this->line->jar($line);
-        $more = $this->words->isMethod($line) || $this->words->oil($line) !== null || $this->words->knownHerb($line) !== null;
+        $more = WayWords::isSaid($line) || $this->words->oil($line) !== null || $this->words->knownHerb($line) !== null;
         if ($more || ($got->jar === [] && $none === null)) {
             return false;
         }

@@ -420,7 +420,7 @@ final readonly class RecipeLines
         $is = self::inFigures($line) === $line && preg_match('/^take\s.*\.$/iu', $bare) !== 1;
 
         // "Slow cooker calendula oil" is a name that says how it is made.
-        $isWay = $this->words->isMethod($line) && preg_match('/^[^,;:.]*\b(?:oil|salve|balm|ointment)$/u', $bare) !== 1;
+        $isWay = WayWords::isSaid($line) && preg_match('/^[^,;:.]*\b(?:oil|salve|balm|ointment)$/u', $bare) !== 1;
 
         return $is && preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $isWay && ! $step;
     }

@@ -358,7 +358,7 @@ final readonly class RecipeText
             '/(?<=[\d½¼¾⅓⅔])(\s*)('.UnitWords::ANY.'|c)\.([ \t]+)(?=(\p{L}+(?:\s+\p{L}+)?))/iu',
             fn (array $m) => $m[1].
                 str_replace('.', '', $m[2]).
-                ($this->lines->isStep($m[4]) || array_diff($this->words->methods($m[4]), ['cold']) !== [] ? "\n" : $m[3]),
+                ($this->lines->isStep($m[4]) || array_diff(WayWords::in($m[4]), ['cold']) !== [] ? "\n" : $m[3]),
             $text,
         ) ?? $text;
     }

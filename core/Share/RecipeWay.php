@@ -22,12 +22,7 @@ final class RecipeWay
     public bool $isSaid = false;
 
     /** @param  InfusingTime  $time how long and how warm, of all the lines */
-    public function __construct(
-        private readonly Methods $methods,
-        private readonly RecipeWords $words,
-        private readonly Kitchen $kitchen,
-        public readonly InfusingTime $time,
-    ) {}
+    public function __construct(private readonly Methods $methods, private readonly Kitchen $kitchen, public readonly InfusingTime $time) {}
 
     /**
      * "1 L olive oil, slow cooker 6 hours": what is done stands beside what it is done with.
@@ -36,15 +31,15 @@ final class RecipeWay
      */
     public function beside(string $line): array
     {
-        return $this->take(array_diff($this->words->methods($line), ['cold']));
+        return $this->take(array_diff(WayWords::in($line), ['cold']));
     }
 
     /** @return list<string> what was taken of a step, in words */
     public function in(string $line): array
     {
         $short = $this->time->hours !== null && $this->time->hours < InfusingTime::NOT_ON_A_SHELF_H;
-        $said = $this->take(array_diff($this->words->methods($line), $short ? ['cold'] : []));
-        $school = $this->method === null || $this->time->hours !== null ? null : RecipeWords::schoolIn($line, $this->method);
+        $said = $this->take(array_diff(WayWords::in($line), $short ? ['cold'] : []));
+        $school = $this->method === null || $this->time->hours !== null ? null : WayWords::schoolIn($line, $this->method);
         if ($school !== null) {
             $this->school = $school;
             $said[] = $school->name;

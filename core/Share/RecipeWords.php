@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Infusion\Method;
-use Kettle\Infusion\Variant;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
@@ -47,6 +45,9 @@ final readonly class RecipeWords
         '\s+(?:teas?|olives?|coconut|sesame|shea|cocoa|glass|jars?|bottles?|'.
         'cardamoms?|peppercorns?)\b';
 
+    /** "Not for eating" is for no kitchen. */
+    private const NOT_FOR = '/\b(?:not|never)\s+(?:\p{L}+\s+)?(?:for|to)\s+[^,;.]*/iu';
+
     private const PURPOSES = [
         'kitchen' => '/\b(?:'.self::KITCHEN.')\b/i',
         'salve' => '/\b(salves?|balms?|ointments?)\b/i',
@@ -57,17 +58,6 @@ final readonly class RecipeWords
         'skin' => '/\bskin|body\b/i',
     ];
 
-    public const METHODS = [
-        'slow-cooker' => '/\bslow[\s-]*cook/i',
-        'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
-        'solar' => '/\b(sun(?![\s-]*dried)|sunny|solar|window\s*sill|(?:warm|bright|south(?:ern|[\s-]facing)?)\s+window)\b/i',
-        'incubator' => '/\byogh?urt(?:\s*maker)?/i',
-        'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
-        'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
-        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|(?:do\s+not|don[’\']t)\s+(?:heat|warm)|'.
-            'without\s+(?:any\s+)?heat|unheated)\b/i',
-    ];
-
     /** Oil is held at 30 to 75 °C; 101 to 200 is no degree Celsius that it is held at: common practice, no source. */
     private const CELSIUS_FROM = 30;
 
@@ -76,8 +66,6 @@ final readonly class RecipeWords
     private const FAHRENHEIT_FROM = 101;
 
     private const FAHRENHEIT_TO = 200;
-
-    private const SHORTEST_NAME = 8;
 
     private HerbNames $herbs;
 
@@ -132,7 +120,7 @@ final readonly class RecipeWords
     /** What it is made for, where a text says so, by id of a purpose. */
     public function purpose(string $text): ?string
     {
-        $text = preg_replace($this->balmsThatGrow(), '', $text) ?? $text;
+        $text = preg_replace([$this->balmsThatGrow(), self::NOT_FOR], '', $text) ?? $text;
         foreach (self::PURPOSES as $id => $pattern) {
             if (preg_match($pattern, $text) === 1 && isset($this->cupboard->purposes()[$id])) {
                 return $id;
@@ -169,29 +157,6 @@ final readonly class RecipeWords
             $degrees >= self::FAHRENHEIT_FROM && $degrees <= self::FAHRENHEIT_TO => 'F',
             default => null,
         };
-    }
-
-    /** "Slow cooker overnight": the school of a method that is called so in a text. Short names are words that mean much else. */
-    public static function schoolIn(string $text, Method $method): ?Variant
-    {
-        foreach ($method->variants as $school) {
-            $name = $school->calledFirst();
-            if (
-                mb_strlen($name) >= self::SHORTEST_NAME &&
-                preg_match('/\d/', $name) !== 1 &&
-                preg_match('/(?<!\p{L})'.preg_quote($name, '/').'(?!\p{L})/iu', $text) === 1
-            ) {
-                return $school;
-            }
-        }
-
-        return null;
-    }
-
-    /** @return list<string> ids of the methods a line speaks of; the cold shelf, which any words of waiting mean, last */
-    public function methods(string $line): array
-    {
-        return array_keys(array_filter(self::METHODS, fn (string $pattern) => preg_match($pattern, $line) === 1));
     }
 
     /**
@@ -364,10 +329,5 @@ final readonly class RecipeWords
         return is_string($herb)
             ? ['id' => '', 'name' => $herb, 'other' => $herb]
             : ['id' => $herb->id, 'name' => $herb->name, 'other' => PlantPart::other($herb, $found['text'], $found['by'])];
-    }
-
-    public function isMethod(string $line): bool
-    {
-        return $this->methods($line) !== [];
     }
 }

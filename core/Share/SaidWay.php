@@ -23,6 +23,11 @@ final readonly class SaidWay
     public function in(Remainder $left, ?OwnSchool $own): array
     {
         $guesses = [];
+        $denied = WayWords::denied($left->text);
+        if ($denied !== null) {
+            $left->take(preg_quote($denied, '/'));
+            $guesses[] = sprintf('“%s” is heeded: it is not made that way.', $denied);
+        }
         $warmth = $this->betweenDegrees($left, $guesses);
         $warmth ??= $left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
         $warmth ??= $this->bareDegrees($left, $guesses);
@@ -38,7 +43,7 @@ final readonly class SaidWay
         $method = $this->method($left);
         $heated = $this->onlyHowWarm($left);
         $byName =
-            $method === null || $hours !== null || $warmth !== null || $own !== null ? null : RecipeWords::schoolIn($left->text, $method);
+            $method === null || $hours !== null || $warmth !== null || $own !== null ? null : WayWords::schoolIn($left->text, $method);
         if ($method !== null && $byName !== null) {
             $left->take(preg_quote($byName->calledFirst(), '/'));
 
@@ -152,7 +157,7 @@ final readonly class SaidWay
                 return $method;
             }
         }
-        foreach (RecipeWords::METHODS as $id => $pattern) {
+        foreach (WayWords::METHODS as $id => $pattern) {
             $bare = preg_replace('/^\/|\/i$/', '', $pattern) ?? '';
             // "cold-pressed" is of an oil.
             if ($left->take($about.'(?:'.$bare.')(?![\s-]*pressed)[a-z]*') !== null) {

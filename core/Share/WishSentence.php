@@ -84,6 +84,9 @@ final class WishSentence
         $text = SaidAmount::plainJars(
             (new AmountTwice($this->words))->once(Names::withoutPoints(UnitWords::plain(rtrim(Figures::ascii($text), ". \t\n")))),
         );
+        $text = WayWords::outOfTheSun($text);
+        $denied = SaidDenied::in($text);
+        $text = $denied->left;
         // "For the market: calendula 20 g" is of the calendula; "1 cup of olive over 30 g of thyme" is of both.
         $text = preg_replace('/(\bfor\s[^:;,.]*):\s+(?=.*\p{L}{3})/iu', '$1; ', $text) ?? $text;
         $text = preg_replace('/\bover\s+(?=\d[\d.\/]*\s*'.SaidAmount::MEASURES.')/iu', ', ', $text) ?? $text;
@@ -114,7 +117,7 @@ final class WishSentence
         $wish += $this->amount->howMuch($this->left);
         ['way' => $way, 'guesses' => $guesses] = $this->way->in($this->left, $own);
         $wish += $way;
-        $guesses = [...$guesses, ...array_values($asked), ...$this->inFull->told, ...ForQualified::in($text)];
+        $guesses = [...$guesses, ...array_values($asked), ...$this->inFull->told, ...$denied->told, ...ForQualified::in($text)];
         if ($parts !== null) {
             $guesses[] = sprintf('“%s” is taken as parts by volume.', $parts[0]);
         }
@@ -123,7 +126,7 @@ final class WishSentence
         $oils = $this->oils->in($this->left);
         $herbs = new SaidHerbs($this->cupboard, $this->words, $this->pieces, $this->oils, $oils['oils'] !== []);
         $herbs->read($this->left);
-        array_push($herbs->unread, ...array_map(strval(...), array_keys($asked)));
+        array_push($herbs->unread, ...array_map(strval(...), array_keys($asked)), ...$denied->unread);
         // "... and a cup of olive oil": with no oil in which, one that is named stands for it.
         $poured = (new OilsPoured($this->cupboard, $this->words))->together($oils['oils'] ?: $herbs->oils);
         if ($herbs->herbs === [] && $poured['oils'] === []) {

@@ -5,6 +5,7 @@ use Kettle\Measure\Kind;
 use Kettle\Share\RecipeLines;
 use Kettle\Share\RecipeText;
 use Kettle\Share\RecipeWords;
+use Kettle\Share\WayWords;
 use Tests\Core\Support;
 
 function words(): RecipeWords
@@ -136,7 +137,7 @@ it('hears how a herb is cut and whether it is dry', function (string $text, ?str
 ]);
 
 it('hears every way of infusing', function (string $line, array $methods) {
-    expect(words()->methods($line))->toBe($methods);
+    expect(WayWords::in($line))->toBe($methods);
 })->with([
     ['Warm in a slow cooker on low', ['slow-cooker']],
     ['Put in a slow-cooker', ['slow-cooker']],

@@ -1,0 +1,78 @@
+<?php
+
+use Tests\Core\Support;
+
+// What is said not to be is not taken for what is; common practice, no source.
+
+it('takes nothing that is denied, and marks it', function (string $said, array $wish, array $unread) {
+    $read = Support::sentence("calendula in olive, {$said}");
+    expect($read['wish'])
+        ->toBe(['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], ...$wish])
+        ->and($read['unread'])
+        ->toBe($unread);
+})->with([
+    ['not for eating', [], ['not for eating']],
+    ['for the face, not for the kitchen', ['purpose' => 'face'], ['not for the kitchen']],
+    ['not for children', [], ['not for children']],
+    ['not for a salve', [], ['not for a salve']],
+    ['not before 12 December', [], ['not before 12 December']],
+    ['not a pint jar', [], ['not a pint jar']],
+    ['not coconut', [], ['not coconut']],
+    ['not fresh', [], ['not fresh']],
+    // What is read with "not" stays as it was.
+    ['not squeezed', ['way' => 'drained'], []],
+    ['not strained', ['strained' => 'never'], []],
+]);
+
+it('takes what is not dried for fresh, and says so', function () {
+    $read = Support::sentence('calendula in olive, not dried');
+    expect($read['wish']['herbs'])
+        ->toBe([['id' => 'calendula', 'state' => 'fresh']])
+        ->and($read['guesses'])
+        ->toContain('“not dried” is taken as fresh.');
+});
+
+it('stands in the dark where it is out of the sun', function (string $said, ?string $method) {
+    expect(Support::sentence("calendula in olive, {$said}")['wish']['method'] ?? null)
+        ->toBe($method)
+        ->and(Support::pasted("50 g calendula\n500 ml olive oil\nLeave it {$said}.")->wish['method'] ?? null)
+        ->toBe($method);
+})->with([
+    ['4 weeks out of the sun', 'cold'],
+    ['4 weeks away from direct sunlight', 'cold'],
+    ['4 weeks, not in the sun', 'cold'],
+    ['on a windowsill out of direct sun for 4 weeks', 'cold'],
+    ['4 weeks in the sun', 'solar'],
+    ['4 weeks in full sunlight', 'solar'],
+    ['4 weeks on a sunny windowsill', 'solar'],
+]);
+
+it('is made by no way that is denied', function (string $said, ?string $method, ?string $told) {
+    $read = Support::sentence("calendula in olive, {$said}");
+    expect($read['wish']['method'] ?? null)->toBe($method);
+    expect(implode(' ', $read['guesses']))->toContain((string) $told);
+})->with([
+    ['no slow cooker', null, '“no slow cooker” is heeded'],
+    ['I don’t have a double boiler', null, 'double boiler” is heeded'],
+    ['slow cooker instead of a double boiler', 'slow-cooker', '“instead of a double boiler” is heeded'],
+    ['slow cooker', 'slow-cooker', null],
+]);
+
+it('is for no kitchen where a recipe says that it is not for eating', function (string $line, ?string $purpose) {
+    expect(Support::pasted("50 g arnica\n500 ml olive oil\n{$line}")->wish['purpose'] ?? null)->toBe($purpose);
+})->with([
+    ['Not for eating.', null],
+    ['This oil is not suitable for cooking.', null],
+    ['Never for salads.', null],
+    ['Good for salads.', 'kitchen'],
+]);
+
+it('takes a warmth that is held for one, and one at first for none', function (string $line, array $way) {
+    $wish = Support::pasted("50 g calendula\n500 ml olive oil\n{$line}")->wish;
+    expect(array_intersect_key($wish, array_flip(['method', 'hours', 'warmth', 'school'])))->toEqual($way);
+})->with([
+    ['Keep the water at 50 C for 4 days.', ['method' => 'double-boiler', 'hours' => '4 days', 'warmth' => '50 C']],
+    ['Warm to 50 C, then leave for 4 weeks.', ['method' => 'cold', 'school' => 'four-weeks']],
+    ['Incubator at 40 C for 4 days.', ['method' => 'incubator', 'hours' => '4 days', 'warmth' => '40 C']],
+    ['Warm for 1 hour, then infuse for 4 weeks in the dark.', ['method' => 'cold', 'school' => 'four-weeks']],
+]);
