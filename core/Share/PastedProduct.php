@@ -75,6 +75,8 @@ final class PastedProduct
 
     private readonly RecipeLines $recipe;
 
+    private readonly RecipeTitle $title;
+
     private readonly RecipeText $text;
 
     private readonly ProductShares $told;
@@ -85,6 +87,7 @@ final class PastedProduct
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->recipe = new RecipeLines($cupboard, $this->words);
+        $this->title = new RecipeTitle($cupboard, $this->words, $this->recipe);
         $this->text = new RecipeText($cupboard, $this->words, $this->recipe);
         $this->told = new ProductShares($this->words, $this->recipe);
         $this->oilLine = new OilLine($cupboard);
@@ -105,11 +108,11 @@ final class PastedProduct
         $this->lines = $this->parts = [];
         [$rules, $text] = $this->rules($text);
         $lines = $this->text->split($text);
-        $isNamed = $lines !== [] && ! $this->isPart($lines[0]) && $this->recipe->isName(RecipeLines::titleOf($lines[0]));
+        $isNamed = $lines !== [] && ! $this->isPart($lines[0]) && $this->title->isName(RecipeTitle::titleOf($lines[0]));
         $name = $isNamed ? (string) array_shift($lines) : '';
         if ($name !== '') {
             $this->say($name, 'name', '', false);
-            $name = RecipeLines::titleOf($name);
+            $name = RecipeTitle::titleOf($name);
         }
         $this->shares = $this->told->ofAll($lines);
         foreach (array_slice($lines, 0, self::MOST_LINES) as $line) {

@@ -32,6 +32,8 @@ final class PastedRecipe
 
     private readonly RecipeLines $recipe;
 
+    private readonly RecipeTitle $title;
+
     private readonly RecipeText $text;
 
     private readonly Counts $counts;
@@ -46,6 +48,7 @@ final class PastedRecipe
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->recipe = new RecipeLines($cupboard, $this->words);
+        $this->title = new RecipeTitle($cupboard, $this->words, $this->recipe);
         $this->text = new RecipeText($cupboard, $this->words, $this->recipe);
         $this->counts = new Counts($cupboard->tables());
         $this->jar = new RecipeJar(new JarLine(new SaidAmount($kitchen, $this->words), $this->words), $this->words, $kitchen);
@@ -86,9 +89,9 @@ final class PastedRecipe
                 $this->got->say(mb_substr($line, self::LONGEST), 'unread', 'Not read: the line is too long.', false);
                 $line = mb_substr($line, 0, self::LONGEST);
             }
-            if ($i === 0 && $called === null && $this->recipe->isTitle($line)) {
-                $name = RecipeLines::titleOf($line);
-                $this->got->ratio = RecipeLines::ratio($line, true);
+            if ($i === 0 && $called === null && $this->title->is($line)) {
+                $name = RecipeTitle::titleOf($line);
+                $this->got->ratio = RecipeTitle::ratio($line, true);
                 $purpose = $this->words->purpose($line);
                 $also = [
                     ...$purpose === null ? [] : ['as what it is for: '.$this->cupboard->purpose($purpose)->name],
@@ -98,7 +101,7 @@ final class PastedRecipe
 
                 continue;
             }
-            [$full, $part] = $this->recipe->partInFull($line, $called ?? $name);
+            [$full, $part] = $this->title->partInFull($line, $called ?? $name);
             $this->recipe->isHeading($line) ? $this->got->say($line, 'step', 'A heading.', false) : $this->line($full);
             $this->wayBeside($line);
             // As it was written, and not with its amount put first.
@@ -150,7 +153,7 @@ final class PastedRecipe
         if (preg_match('/\bjars?\W*$/iu', $line) === 1 && ! $this->recipe->isStep($line) && $this->jar->named($line, $this->got)) {
             return;
         }
-        $ratio = RecipeLines::ratio($line, false);
+        $ratio = RecipeTitle::ratio($line, false);
         if ($ratio !== null) {
             $this->got->ratio ??= $ratio;
             $this->got->say($line, 'step', sprintf('Herb to oil: %s.', $ratio), false);

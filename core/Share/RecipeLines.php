@@ -29,9 +29,6 @@ final readonly class RecipeLines
     /** What stands over the things, or over what is done with them. */
     public const HEADING = 'ingredients?|method|directions|instructions|you\s+will\s+need|for\s+the\s+oil';
 
-    /** "Three herb oil" is what it is called. */
-    private const OF_SO_MANY = '/^(?:two|three|four|five|six|seven)[\s-]+(?:herb|flower|root|leaf|plant)\b.*\b(?:oil|salve|balm)$/iu';
-
     /** How a measured herb lies. */
     public const LYING = '(?:(?:loosely|lightly|firmly|tightly|well)[ \t-]+)?(?:packed|heaped|heaping)';
 
@@ -43,7 +40,7 @@ final readonly class RecipeLines
     /** A measure that is a little more or less of it, or no more and no less. */
     private const ABOUT_SO_MUCH = '(?:scant|generous|level|rounded|good|big|large|full)';
 
-    private const STATES = 'dried|fresh|wilted|powdered|ground';
+    public const STATES = 'dried|fresh|wilted|powdered|ground';
 
     /** How a herb is, behind it or behind its amount. */
     public const STATE = '(?:\(\s*)?(?:'.self::STATES.')(?:\s*\))?';
@@ -54,18 +51,6 @@ final readonly class RecipeLines
     /** So many cups, or a little more or less. */
     private const SO_MUCH =
         '/^\W*(?:[\d½¼¾⅓⅔\/]+|an?|one|two|three)?\s*(?:scant|generous|rounded|good|big|large)\s+(?:'.self::SPOONS.')\b/iu';
-
-    private const RATIO =
-        '(?<herb>\d{1,2}(?:\.\d+)?)\s*:\s*(?<oil>\d{1,2}(?:\.\d+)?)\s*\(?\s*'.'(?<by>w\/w|w\/v|v\/v|by\s(?:weight|volume))?\s*\)?';
-
-    /** "Calendula oil 1:5 (dried)". */
-    private const RATIO_OF_TITLE = '/(?<=\boil|\boils|\boil\s\(|\boil,)\s*[(–—-]?\s*'.self::RATIO.'(?=\s*(?:$|\(|,))/iu';
-
-    private const RATIO_LINE =
-        '/^\W*(?:(?:herb|plant)(?:\s*(?:to|:)\s*|\s+)oil\s+)?(?:ratio|strength)(?:\s+(?:of\s+)?herb\s+to\s+oil)?'.
-        '\s*(?:[:=]|\bis\b|\bof\b)?\s*'.
-        self::RATIO.
-        '\W*$/iu';
 
     private Counts $counts;
 
@@ -116,7 +101,7 @@ final readonly class RecipeLines
     }
 
     /** "A scant cup", "2 heaped tablespoons", "half litre": the measure that it is, in figures. */
-    private static function inFigures(string $line): string
+    public static function inFigures(string $line): string
     {
         $heaped = preg_replace(
             '/^'.self::OF_SPOONS.'(?:slightly\s+)?(?:heap(?:ed|ing))\s+('.self::SPOONS.')\b(.*)$/iu',
@@ -274,96 +259,12 @@ final readonly class RecipeLines
         return null;
     }
 
-    /**
-     * "1 cup petals" under "Calendula oil" is of calendula petals: with the plant that the title names, and what is told of it.
-     *
-     * @return array{string, ?string} the line, and the plant and its part where it names none itself
-     */
-    public function partInFull(string $line, string $title): array
-    {
-        $part = '(?:flowering\s+)?'.PlantPart::any().'|herbs?|plant(?:\s+(?:material|matter))?';
-        $said =
-            '[\d\s½¼¾⅓⅔.,:;()\/–-]|(?:'.
-            UnitWords::ANY.
-            '|take|use|add|handfuls?|parts?|of|the|about|some|an?|and|or|half|'.
-            self::STATES.
-            '|dry|'.
-            self::LYING.
-            '|whole|organic|finely|coarsely|roughly|freshly|loosely|picked|chopped|crushed|cut|torn|sifted|washed|'.
-            'crumbled|bruised)(?![\p{L}])';
-        if (
-            $title === '' ||
-            $this->isHeading($line) ||
-            preg_match("/^(?:{$said})*(?<![\p{L}])({$part})(?![\p{L}])(?:{$said})*$/iu", $line, $m, PREG_OFFSET_CAPTURE) !== 1 ||
-            $this->words->namesHerb($line)
-        ) {
-            return [$line, null];
-        }
-        [$named, $at] = $m[1];
-        $full = $this->words->partOf($title, $named);
-
-        return $full === null ? [$line, null] : [substr_replace($line, $full, $at, strlen($named)), $full];
-    }
-
     /** A heading over what follows, that says nothing of its own. */
     public function isHeading(string $line): bool
     {
         $table = '(?:ingredients?|herbs?|oils?|items?|what|amount|quantity|how much|weight|metric|us|imperial|grams|cups)';
 
         return preg_match('/^(?:(?:'.self::HEADING.'|steps?|for the infusion)\s*:?|'."{$table}(?:\\s-\\s{$table})+)$/i", $line) === 1;
-    }
-
-    /** The first line of a recipe, where it is what the recipe is called: "Chilli oil (100 mL)", and not "olive oil (100 mL)". */
-    public function isTitle(string $line): bool
-    {
-        $title = self::titleOf($line);
-        $isSized = preg_match('/^'.preg_quote($title, '/').'\s*\(\s*(?:about\s+)?\d/u', $line) === 1;
-        if ($isSized && $this->words->namesHerb($title) === false) {
-            return false;
-        }
-        $line = $title;
-
-        return ! $this->isHeading($line) &&
-            $this->isName($line) &&
-            ($this->words->amounts->count($line) === null || $this->isOneOil($line) || preg_match(self::OF_SO_MANY, $line) === 1) &&
-            // "Comfrey flower oil" is no flower that is counted.
-            (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm|ointment|rub|base)$/iu', $line) === 1);
-    }
-
-    /** What a first line calls it, without how much it makes: "Calendula oil - makes 2 cups". */
-    public static function titleOf(string $line): string
-    {
-        return preg_replace(
-            '/\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$|\s*:\s*$|(?<=\boil)\s*\(\s*(?:about\s+)?\d[\d.]*\s*'.
-                UnitWords::ANY.
-                '\s*\)$/iu',
-            '',
-            rtrim(preg_replace([self::RATIO_OF_TITLE, '/[\p{So}\x{FE0F}\x{200D}\s]+$/u'], [' ', ''], $line) ?? $line),
-        ) ?? $line;
-    }
-
-    /** @return ?string how much herb to how much oil a line says it is, as a wish has it: "Calendula oil 1:5", "Ratio: 1:5 (w/v)" */
-    public static function ratio(string $line, bool $isTitle): ?string
-    {
-        if (preg_match($isTitle ? self::RATIO_OF_TITLE : self::RATIO_LINE, $line, $m) !== 1) {
-            return null;
-        }
-        $by = match (mb_strtolower($m['by'] ?? '')) {
-            'by weight', 'w/w' => ' w/w',
-            'by volume', 'v/v' => ' v/v',
-            'w/v' => ' w/v',
-            default => '',
-        };
-
-        return "{$m['herb']}:{$m['oil']}{$by}";
-    }
-
-    /** Whether a line says "an oil", as a name does: so much of it is none. */
-    private function isOneOil(string $line): bool
-    {
-        return preg_match('/^an?\s.*\boil\b/iu', $line) === 1 &&
-            $this->words->amounts->parts($line) === null &&
-            $this->words->amounts->amount($line)[0] === null;
     }
 
     /** Whether what stands behind a number is a plant that is counted, and not a step or an oil. */
@@ -398,30 +299,5 @@ final readonly class RecipeLines
                 : $this->words->knownHerb($bare);
 
         return $herb === null || MadeOf::is($bare) || count(explode(' ', $bare)) > 4 ? null : $herb['id'];
-    }
-
-    /** A first line with no amount in it, that is neither a step nor only the name of a herb or an oil. */
-    public function isName(string $line): bool
-    {
-        $bare = mb_strtolower(trim($line));
-        foreach ([...$this->cupboard->herbs(), ...$this->cupboard->carriers()] as $known) {
-            if ($bare === mb_strtolower($known->name)) {
-                return false;
-            }
-        }
-
-        // "Leave-in hair oil" is a name, "Fill a jar with petals" none.
-        $step =
-            $this->isStep($line) &&
-            (str_ends_with($bare, '.') ||
-                $this->words->knownHerb($line) !== null ||
-                preg_match('/\b(?:oil|salve|balm|rub)s?$/u', $bare) !== 1);
-
-        $is = self::inFigures($line) === $line && preg_match('/^take\s.*\.$/iu', $bare) !== 1;
-
-        // "Slow cooker calendula oil" is a name that says how it is made.
-        $isWay = WayWords::isSaid($line) && preg_match('/^[^,;:.]*\b(?:oil|salve|balm|ointment)$/u', $bare) !== 1;
-
-        return $is && preg_match('/\d|[½¼¾⅓⅔]/u', $line) !== 1 && mb_strlen($line) <= 80 && ! $isWay && ! $step;
     }
 }

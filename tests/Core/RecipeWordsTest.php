@@ -4,6 +4,7 @@ use Kettle\Material\Tables;
 use Kettle\Measure\Kind;
 use Kettle\Share\RecipeLines;
 use Kettle\Share\RecipeText;
+use Kettle\Share\RecipeTitle;
 use Kettle\Share\RecipeWords;
 use Kettle\Share\WayWords;
 use Tests\Core\Support;
@@ -183,6 +184,6 @@ it('stays within bounds whatever is pasted', function () {
         ->and(max(array_map(fn (array $line) => mb_strlen($line['line']), $read->lines)))
         ->toBe(300);
     foreach (Tables::shipped()->table('methods')->rows('rows') as $row) {
-        expect(recipeLines()->isName($row->text('name')))->toBeBool();
+        expect((new RecipeTitle(Support::planning()->cupboard(), words(), recipeLines()))->isName($row->text('name')))->toBeBool();
     }
 });
