@@ -46,6 +46,7 @@ final class ForWhom
      */
     public static function ofProduct(string $name, string $text): array
     {
+        $name = preg_replace(RecipeWords::NOT_FOR, '', $name) ?? $name;
         $found = array_filter(self::IN_NAME, fn (string $people) => preg_match($people, $name) === 1);
         if (preg_match(self::MEANT_FOR.self::CHILD.'/iu', $text) === 1) {
             $found['child'] = self::IN_NAME['child'];

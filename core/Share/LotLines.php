@@ -27,7 +27,8 @@ final readonly class LotLines
         LotPieces::IN_A.
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
         LotPieces::BEST_BEFORE.
-        '|lot|batch|dried|opened|open|unopened|sealed|made|new|old|solid|liquid|infused|organic|smells?|smelled|about|'.
+        '|lot|batch|dried|opened|open|unopened|sealed|made|new|old|not|never|no|essential|solid|liquid|infused|organic|'.
+        'smells?|smelled|about|'.
         LotPieces::OF_ITS_NAME.
         '|golden|pure|deodori[sz]ed|pellets|pastilles)\b|'.
         '\b(?:years?|months?|weeks?|left|harvest|crop)\b/iu';

@@ -46,6 +46,9 @@ final readonly class LotPieces
         $line = LotVessels::manyFirst($line);
         // An old oil is one all the same; old man's beard is a lichen.
         $line = preg_replace('/^old\s+(?!man)([^,;(]+)/iu', '$1; old', $line) ?? $line;
+        // "Lavender oil 10 mL (essential)".
+        $line =
+            preg_replace('/^(\p{L}[^,;()\d]*?)\boil\b([^()]*?)\s*\(\s*essential(?:\s+oil)?\s*\)/iu', '$1essential oil$2', $line) ?? $line;
         // What is in brackets stands by itself, but for what belongs to the name before it.
         $line = preg_replace('/\s*\(\s*('.self::OF_ITS_NAME.')\s*\)/iu', ' $1', Figures::ascii($line)) ?? $line;
         $line = preg_replace('/\s*\(([^()]*)\)/u', '; $1; ', $line) ?? $line;
@@ -141,7 +144,8 @@ final readonly class LotPieces
         $more =
             '(?:'.
             self::BEST_BEFORE.
-            '|opened|bought|picked|gathered|foraged|made|from|organic|lot|batch|home[\s-]?grown|wild)\b|\p{Sc}|@';
+            '|opened|unopened|sealed|bought|picked|gathered|foraged|made|from|organic|lot|batch|home[\s-]?grown|wild|'.
+            'not|never|no)\b|\p{Sc}|@';
         if (preg_match('/^(\s*\p{L}.*?\s'.self::MEASURE.")\\s+((?:{$more}).*)$/iu", $piece, $m) !== 1) {
             return [$piece];
         }

@@ -23,6 +23,14 @@ final readonly class RecipeText
     /** What stands before a line and is none of it: a mark, a small picture, "2.", "Step 2:". */
     private const BULLET = '/^\s*(?:[-*•·▢☐✓✔\p{So}\x{FE0F}\x{200D}]+\s*)*(?:\d{1,2}[.)]\s+|step\s+\d{1,2}\s*[:.)–-]\s*)?/iu';
 
+    /** What is not to be done. */
+    private const DENIED =
+        '/(?<=^|[.!;:\n])[ \t]*(?:[-*•][ \t]*)?(?:please[ \t]+)?(?:do[ \t]+not|don[’\']t|never|avoid)[ \t]+(?!forget|worry|skimp)'.
+        '[^.!;:,\n]*/imu';
+
+    /** Stands for a space where a sentence stays whole. */
+    private const WHOLE = "\x1F";
+
     private OfEach $each;
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private RecipeLines $lines)
@@ -34,6 +42,8 @@ final readonly class RecipeText
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(UnitWords::plain(Figures::ascii($text))));
+        // "Do not add 10 drops of tea tree" adds none: it is one step, and nothing is parted in it.
+        $text = preg_replace_callback(self::DENIED, fn (array $m): string => str_replace(' ', self::WHOLE, $m[0]), $text) ?? $text;
         // "0,5 %" is no nought, and no five.
         $text = preg_replace('/(?<=\d),(?=\d{1,2}\s*(?:%|(?:'.UnitWords::ANY.'|parts?)\b))/iu', '.', $text) ?? $text;
         // "Lavender: 100 g, Oil: 1 litre, Time: 3 weeks" is a line of each.
@@ -115,7 +125,12 @@ final readonly class RecipeText
         $text = preg_replace('/(?<=[\p{Ll})%][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
         $lines = [];
         foreach (explode("\n", $text) as $line) {
-            $line = trim(preg_replace(self::BULLET, '', $line) ?? '');
+            $line = trim(str_replace(self::WHOLE, ' ', preg_replace(self::BULLET, '', $line) ?? ''));
+            if (preg_match(self::DENIED, $line) === 1) {
+                $lines[] = $line;
+
+                continue;
+            }
             foreach (SaidPieces::eachBefore($line) as $one) {
                 array_push($lines, ...$this->of($one));
             }

@@ -46,7 +46,7 @@ final readonly class RecipeWords
         'cardamoms?|peppercorns?)\b';
 
     /** "Not for eating" is for no kitchen. */
-    private const NOT_FOR = '/\b(?:not|never)\s+(?:\p{L}+\s+)?(?:for|to)\s+[^,;.]*/iu';
+    public const NOT_FOR = '/\b(?:not|never)\s+(?:\p{L}+\s+)?(?:for|to)\s+[^,;.]*/iu';
 
     private const PURPOSES = [
         'kitchen' => '/\b(?:'.self::KITCHEN.')\b/i',

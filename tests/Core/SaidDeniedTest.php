@@ -1,5 +1,7 @@
 <?php
 
+use Kettle\Share\LotLines;
+use Kettle\Share\PastedProduct;
 use Tests\Core\Support;
 
 // What is said not to be is not taken for what is; common practice, no source.
@@ -76,3 +78,51 @@ it('takes a warmth that is held for one, and one at first for none', function (s
     ['Incubator at 40 C for 4 days.', ['method' => 'incubator', 'hours' => '4 days', 'warmth' => '40 C']],
     ['Warm for 1 hour, then infuse for 4 weeks in the dark.', ['method' => 'cold', 'school' => 'four-weeks']],
 ]);
+
+it('puts nothing in that a recipe says not to put in', function (string $line, string $as) {
+    $read = Support::pasted("50 g dried calendula\n500 ml olive oil\n{$line}");
+    expect($read->wish['herbs'])
+        ->toBe([['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']])
+        ->and([$read->wish['oils'], $read->wish['oil_amount']])
+        ->toBe([[['id' => 'olive']], '500 ml'])
+        ->and([$read->lines[2]['line'], $read->lines[2]['as']])
+        ->toBe([$line, $as]);
+})->with([
+    ['Do not add 50 g of comfrey root.', 'step'],
+    ['Never fill with 500 g fresh leaves.', 'unread'],
+    ['Don’t use 1 cup of coconut oil.', 'step'],
+    ['Avoid mixing with 100 ml of water and 20 g salt.', 'unread'],
+]);
+
+it('puts in what is not to be forgotten', function () {
+    $herbs = Support::pasted("50 g dried calendula\n500 ml olive oil\nDon’t forget to add 20 g dried yarrow")->wish['herbs'];
+    expect(array_column($herbs, 'id'))->toBe(['calendula', 'yarrow']);
+});
+
+it('scents no balm with what is not to be added, and makes none for whom it is not', function () {
+    $product = fn (string $text) => (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read($text)->wish;
+    $wish = $product("Balm not for children\n100 g olive oil\n15 g beeswax\nDo not add 10 drops of tea tree if pregnant");
+    expect($wish)->not->toHaveKey('essential_oils')->and($wish)->not->toHaveKey('for');
+    expect($product("Balm for children\n100 g olive oil\n15 g beeswax")['for'] ?? null)->toBe(['child']);
+});
+
+it('notes on a lid what a thing is not', function (string $line, string $amount, string $note) {
+    $kitchen = Support::kitchen();
+    $lot = (new LotLines($kitchen->cupboard(), $kitchen))->read($line)[0]['lot'];
+    expect([$lot['amount'] ?? null, $lot['note'] ?? null])
+        ->toBe([$amount, $note])
+        ->and(array_intersect_key($lot, array_flip(['state', 'opened_on', 'got_where', 'food_grade'])))
+        ->toBe([]);
+})->with([
+    ['olive oil 1 L not opened', '1 L', 'not opened'],
+    ['olive oil 1 L unopened', '1 L', 'unopened'],
+    ['calendula 50 g, not dried', '50 g', 'not dried'],
+    ['rose petals 30 g not for eating', '30 g', 'not for eating'],
+    ['jojoba 100 ml, never opened', '100 ml', 'never opened'],
+]);
+
+it('reads an essential oil that says so in brackets', function () {
+    $kitchen = Support::kitchen();
+    $lot = (new LotLines($kitchen->cupboard(), $kitchen))->read('lavender oil 10 ml (essential)')[0]['lot'];
+    expect([$lot['kind'], $lot['material'] ?? null, $lot['amount']])->toBe(['scent', 'lavender', '10 ml']);
+});
