@@ -14,6 +14,7 @@ it('says what was done with all that was entered, and nothing of what was left b
     ),
   ).toBe('Strained; the empty jug 412 g; smells of hay')
   expect(whole('Done')).toBe('Done')
+  expect(whole('Weigh the oil.', ['in went', '68 g'])).toBe('Weigh the oil; in went 68 g')
 })
 
 it('names what was chosen, by name or by what it says, and nothing else', () => {

@@ -9,7 +9,8 @@ export function whole(done: string, ...told: Told[]): string {
   const said = told.map((each) =>
     typeof each === 'string' ? each.trim() : each[1]?.trim() ? `${each[0]} ${each[1].trim()}` : '',
   )
-  return [done, ...said.filter((each) => each !== '')].join('; ')
+  // A sentence that is gone on with has no point in its midst.
+  return [done.replace(/\.$/, ''), ...said.filter((each) => each !== '')].join('; ')
 }
 
 /** The names of what was chosen, in the order of the list. */
