@@ -32,6 +32,9 @@ final class Figures
     /** What an amount of a whole wish is in, where it is told in words. */
     private const UNITS = '(?:'.UnitWords::SPOKEN.'|hours?|days?|weeks?|months?)\b';
 
+    /** "Two and a half cups". */
+    private const AND_A_SHARE = '\s+and\s+an?\s+(?:half|third|quarter)\b';
+
     private const COUNTED = '(?:'.self::UNITS.'|\d|(?:half|grams?|kilos?|drops?|minutes?|parts?|bottles?|tins?|jars?)\b)';
 
     /**
@@ -68,7 +71,7 @@ final class Figures
     public static function inSentence(string $text): string
     {
         $text = self::shares(self::SEVERAL_SHARES, $text, self::UNITS);
-        $text = self::words($text, '\s+to\s+(?:\d|(?:'.self::anyWord().')\b)', '\s+'.self::COUNTED);
+        $text = self::words($text, '\s+to\s+(?:\d|(?:'.self::anyWord().')\b)', '\s+'.self::COUNTED, self::AND_A_SHARE);
         $text = preg_replace_callback('/(?<=\d to )(?:'.self::anyWord().')\b/iu', self::figure(...), $text) ?? $text;
         $text = self::andAHalf(self::shares(self::SHARES, $text, self::UNITS), self::UNITS);
 

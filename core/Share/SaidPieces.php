@@ -12,7 +12,7 @@ use Kettle\Measure\UnitWords;
 /** The pieces of a wish, each of one thing, and how much of it there is. */
 final readonly class SaidPieces
 {
-    private const AMOUNT = '\d[\d.\/]*\s*'.UnitWords::ANY.'\b';
+    private const AMOUNT = '\d[\d.\/]*\s*(?:'.UnitWords::ANY.'|sprigs?|handfuls?|cloves?|heads?|bunch(?:es)?)\b';
 
     private Counts $counts;
 
@@ -106,6 +106,9 @@ final readonly class SaidPieces
     /** @return array{string, string}|null "8 cloves" and what they are of; null where nothing is counted */
     public function counted(string $piece): ?array
     {
+        // "Dandelion heads 2 handfuls" is two handfuls of them.
+        $behind = '/^(\p{L}[^\d]*?)[\s:(–-]+(\d{1,3}\s+(?:sprigs?|handfuls?|bunch(?:es)?|cloves?|heads?))\)?$/iu';
+        $piece = preg_replace($behind, '$2 $1', trim($piece)) ?? $piece;
         $count = $this->words->amounts->count($piece);
         $known = $this->words->knownHerb($piece);
         $herb = $known === null ? null : $this->cupboard->herbOrNull($known['id']);

@@ -84,6 +84,7 @@ final class WishSentence
         $text = SaidAmount::plainJars(
             (new AmountTwice($this->words))->once(Names::withoutPoints(UnitWords::plain(rtrim(Figures::ascii($text), ". \t\n")))),
         );
+        $text = preg_replace(['/\bw\/o\s+/iu', '/\bw\/(?![wvo]\b)\s*(?=\p{L}|\d)/iu'], ['without ', 'with '], $text) ?? $text;
         $text = WayWords::outOfTheSun($text);
         $denied = SaidDenied::in($text);
         $text = $denied->left;
@@ -335,6 +336,13 @@ final class WishSentence
                 SaidAmount::MEASURES.
                 '))',
         );
+
+        if ($m !== null && (float) $m[1] > (float) $m[2]) {
+            // Of herb there is never more than of oil: it is of two herbs, or the other way round.
+            $this->asides[] = sprintf('“%s” would be more herb than oil. Say how much herb to how much oil: 1:5.', trim($m[0]));
+
+            return [];
+        }
 
         return $m === null ? $this->strength() : ['ratio' => $m[1].':'.$m[2].self::measuredBy($m[3] ?? '')];
     }

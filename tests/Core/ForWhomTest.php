@@ -54,6 +54,12 @@ it('heeds a child in a sentence however it is called', function (string $text, a
     ['calendula in olive for my 30 year old sister', []],
 ]);
 
+it('says of a ratio that would be more herb than oil that it is none', function () {
+    expect(Support::sentence('calendula in olive 5:1')['guesses'])->toContain(
+        '“5:1” would be more herb than oil. Say how much herb to how much oil: 1:5.',
+    );
+});
+
 it('is begun when a jar has stood for so long, and not when somebody is so old', function () {
     expect(Support::sentence('calendula in olive for a 6 month old')['wish'])
         ->not->toHaveKey('begun')
@@ -77,6 +83,17 @@ it('reads how much there is of the herb and of the oil, whatever stands about it
     ['what size jar for 50 g of lavender in olive?', ['herb' => '50 g']],
     ['which jar do I need for 50 g calendula and 500 ml of olive oil', ['herb' => '50 g', 'oil' => '500 ml']],
     ['2 c. chickweed, wilted; 2 c. olive', ['herb' => '2 cups', 'oil' => '2 cups']],
+    // Half a litre, it was.
+    ['one and a half litres of olive with 300 g calendula', ['herb' => '300 g', 'oil' => '1 1/2 litres']],
+    ['two and a half cups of olive with 1 cup calendula', ['herb' => '1 cup', 'oil' => '2 1/2 cups']],
+    ['calendula in one and a half litres of olive', ['oil' => '1 1/2 litres']],
+    ['500ml olive w/ 50g calendula', ['herb' => '50g', 'oil' => '500ml']],
+    ['dandelion heads 2 handfuls, 500 ml sunflower', ['herb' => '2 handfuls', 'oil' => '500 ml']],
+    ['garlic 3 cloves, olive 200 ml', ['herb' => '3 cloves', 'oil' => '200 ml']],
+    // Of two herbs, or of oil to herb: never more herb than oil.
+    ['calendula and lavender (2:1) in olive', []],
+    ['calendula in olive 5:1', []],
+    ['calendula 1:5 w/v in olive', ['ratio' => '1:5 w/v']],
     ['cover 1 cup dried lavender with 2 cups of grapeseed', ['herb' => '1 cup', 'oil' => '2 cups']],
     ['pour 1 cup of olive oil over 1/4 cup of dried thyme', ['herb' => '1/4 cup', 'oil' => '1 cup']],
     ['weigh out 30 g comfrey root, pour 240 ml olive over it', ['herb' => '30 g', 'oil' => '240 ml']],
