@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-/** What a sentence says that it is not: "not for eating", "not dried", "not before 12 December". Nothing is made of it, and that is told. */
+/** What a sentence says that it is not: "not for eating", "not before 12 December". Nothing is made of it, and that is told. */
 final readonly class SaidDenied
 {
     /** Words behind "not" that deny nothing by themselves, or are read with it: "not squeezed", "not more than". */
-    private const OTHERS = '(?:squeezed|strained|more|less|above|over|hotter|warmer|longer|yet|only|too|so|much|as|sure|in\s+the\s+dark|wilted)\b';
+    private const OTHERS =
+        '(?:squeezed|strained|wilted|more|less|above|over|hotter|warmer|longer|yet|only|too|so|much|many|as|sure|quite|'.
+        'in\s+the\s+dark)\b';
 
     private const DENIED =
         '/(?<!\bdo\s)(?<!\bdoes\s)(?<!\bdid\s)\bnot\s+(?!'.

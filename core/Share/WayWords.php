@@ -13,7 +13,8 @@ final class WayWords
     public const METHODS = [
         'slow-cooker' => '/\bslow[\s-]*cook/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
-        'solar' => '/\b(sun(?![\s-]*dried)|sunny|solar|window\s*sill|in\s+(?:(?:the|full|bright|direct)\s+)*sun(?:light|shine)|(?:warm|bright|south(?:ern|[\s-]facing)?)\s+window)\b/i',
+        'solar' => '/\b(sun(?![\s-]*dried)|sunny|solar|window\s*sill|in\s+(?:(?:the|full|bright|direct)\s+)*sun(?:light|shine)|'.
+            '(?:warm|bright|south(?:ern|[\s-]facing)?)\s+window)\b/i',
         'incubator' => '/\byogh?urt(?:\s*maker)?|\bincubator/i',
         'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
         'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
