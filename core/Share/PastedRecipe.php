@@ -22,6 +22,8 @@ final class PastedRecipe
 
     private const LONGEST = 300;
 
+    private const MORE_OF_IT = '/^(?:then\s+)?add\s+(?:a\s+further|another|an\s+(?:additional|extra))\b/iu';
+
     private const ADDED_LATER = 'Goes into a salve or is added at the end; not part of the infusion.';
 
     private GatheredRecipe $got;
@@ -160,6 +162,7 @@ final class PastedRecipe
 
             return;
         }
+        $isMore = preg_match(self::MORE_OF_IT, $line) === 1;
         $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest, $aside] = $this->words->amounts->amount($line);
         if ($amount === null && $this->takeAsked($line)) {
@@ -182,7 +185,11 @@ final class PastedRecipe
             $named = $this->words->oil($rest);
             $isHerb = $this->words->knownHerb($rest) !== null;
             $oil = $named ?? ($isHerb ? null : $this->oilLine->calledShort($rest));
-            if ($oil !== null && $this->isMadeHere($oil)) {
+            $same = $isMore ? $this->sameOil($oil) : null;
+            if ($same !== null) {
+                ['oil' => $this->got->oils[], 'says' => $says] = $this->oilLine->measured($amount, $typed, $same, $aside);
+                $this->got->say($line, 'oil', "{$says} Taken as more of the same oil.", true);
+            } elseif ($oil !== null && $this->isMadeHere($oil)) {
                 $this->got->say($line, 'unread', 'The oil that is made here: what it goes into is no part of the infusion.', false);
             } elseif ($oil !== null) {
                 ['oil' => $this->got->oils[], 'says' => $says, 'guess' => $guess] = $this->oilLine->measured($amount, $typed, $oil, $aside);
@@ -279,6 +286,20 @@ final class PastedRecipe
                 $purpose !== null,
             );
         }
+    }
+
+    /**
+     * "Add a further 400 ml of oil" is of the one oil that was named; "1 cup oil" may be of any.
+     *
+     * @param  array{id: string, name: string}|null  $oil
+     * @return array{id: string, name: string}|null
+     */
+    private function sameOil(?array $oil): ?array
+    {
+        $named = array_column(array_filter($this->got->oils, fn (array $each) => $each['id'] !== ''), 'name', 'id');
+        $isAny = $oil !== null && $oil['id'] === '' && preg_match('/^oils?$/iu', $oil['name']) === 1;
+
+        return $isAny && count($named) === 1 ? ['id' => (string) array_key_first($named), 'name' => array_values($named)[0]] : null;
     }
 
     /**

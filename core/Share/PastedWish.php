@@ -227,15 +227,7 @@ final readonly class PastedWish
     private function oilsOf(array $wish, array &$notes): array
     {
         $byName = [];
-        $named = array_values(array_unique(array_column(array_filter($this->oils, fn (array $oil) => $oil['id'] !== ''), 'name', 'id')));
         foreach ($this->oils as $oil) {
-            // "100 ml of olive oil, then a further 400 ml of oil" is of one oil.
-            if ($oil['id'] === '' && preg_match('/^oils?$/iu', $oil['name']) === 1 && count($named) === 1) {
-                $notes[] = sprintf('“%s” is taken as more of the %s.', trim("{$oil['typed']} {$oil['name']}"), $named[0]);
-                ['id' => $oil['id'], 'name' => $oil['name']] = array_values(
-                    array_filter($this->oils, fn (array $each) => $each['name'] === $named[0]),
-                )[0];
-            }
             $byName[$oil['name']] = [
                 'id' => $oil['id'],
                 'ml' => ($byName[$oil['name']]['ml'] ?? 0.0) + ($oil['ml'] ?? 0.0),

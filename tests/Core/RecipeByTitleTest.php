@@ -120,8 +120,15 @@ it('adds up one oil that is poured in twice, and keeps a herb once', function ()
         ->toBe('500 mL')
         ->and($read->wish['herbs'])
         ->toBe([['id' => 'yarrow', 'state' => 'fresh', 'amount' => '200 g']])
-        ->and(implode(' ', $read->notes))
-        ->toContain('“400 ml oil” is taken as more of the olive oil.');
+        ->and($read->lines[3]['says'])
+        ->toContain('Taken as more of the same oil.')
+        ->and($read->lines[3]['guess'])
+        ->toBeTrue();
+    // A cup of oil may be of any.
+    expect(Support::pasted("20 g dried yarrow\n1 cup oil\n20 ml sunflower oil")->wish['oils'])->toEqual([
+        ['name' => 'oil', 'parts' => '236.59'],
+        ['id' => 'sunflower', 'parts' => '20'],
+    ]);
 });
 
 it('leaves out the oil that is made, where it goes into something', function () {
