@@ -50,6 +50,9 @@ final readonly class InfusingTime
     /** Under so many hours nothing infuses on a shelf. */
     public const NOT_ON_A_SHELF_H = 24;
 
+    /** So many hours nothing is held warm without a cooker that is named: common practice, no source. */
+    public const NOT_HELD_H = 72;
+
     /** The sentence says so, and what stands with the time says nothing. */
     private const LIKELY = 2;
 

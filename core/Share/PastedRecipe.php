@@ -22,8 +22,6 @@ final class PastedRecipe
 
     private const LONGEST = 300;
 
-    private const MORE_OF_IT = '/^(?:then\s+)?add\s+(?:a\s+further|another|an\s+(?:additional|extra))\b/iu';
-
     private const ADDED_LATER = 'Goes into a salve or is added at the end; not part of the infusion.';
 
     private GatheredRecipe $got;
@@ -162,7 +160,7 @@ final class PastedRecipe
 
             return;
         }
-        $isMore = preg_match(self::MORE_OF_IT, $line) === 1;
+        $isMore = preg_match('/^'.RecipeLines::MORE_OF_IT.'\b/iu', $line) === 1;
         $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest, $aside] = $this->words->amounts->amount($line);
         if ($amount === null && $this->takeAsked($line)) {

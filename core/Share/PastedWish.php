@@ -24,9 +24,6 @@ final readonly class PastedWish
 
     public const ANY_OIL = [['name' => 'oil']];
 
-    /** So many hours nothing is held warm without a cooker that is named: common practice, no source. */
-    private const NOT_HELD_H = 72;
-
     private const METRIC = '/\d\s*'.UnitWords::METRIC.'\b/iu';
 
     private const CUSTOMARY = '/\d\s*(?:'.UnitWords::HOUSEHOLD.'|(?<![\d.]\d|[\d.]\d\s)c\.)(?!\p{L})/iu';
@@ -124,7 +121,12 @@ final readonly class PastedWish
     private function timed(array $wish, array &$notes): array
     {
         $celsius = $this->way->time->celsius;
-        if ($celsius !== null && ! $this->way->isSaid && ! $this->way->time->isHeld() && $this->way->time->hours >= self::NOT_HELD_H) {
+        if (
+            $celsius !== null &&
+            ! $this->way->isSaid &&
+            ! $this->way->time->isHeld() &&
+            $this->way->time->hours >= InfusingTime::NOT_HELD_H
+        ) {
             $notes[] = sprintf(
                 '“%s” is taken as how warm it is at first: for %s nothing is held so warm but by a cooker, and none is named.',
                 $this->kitchen->warmth($celsius),
@@ -135,7 +137,7 @@ final readonly class PastedWish
         $method =
             $this->way->method !== null && ($celsius === null || $this->way->method->heated)
                 ? $this->way->method
-                : $this->methods->plainest(! ($celsius === null && $this->way->time->hours >= self::NOT_HELD_H));
+                : $this->methods->plainest(! ($celsius === null && $this->way->time->hours >= InfusingTime::NOT_HELD_H));
         $wish['method'] = $method->id;
         $nearest = $this->nearest($method, $celsius);
         $said = implode(', ', array_filter([$this->way->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));

@@ -14,6 +14,9 @@ use Kettle\Measure\UnitWords;
 /** The lines of a written recipe: whether each is a name, a heading, a step or an ingredient. */
 final readonly class RecipeLines
 {
+    /** What is put in once more. */
+    public const MORE_OF_IT = '(?:then\s+)?add\s+(?:a\s+further|another|an\s+(?:additional|extra))';
+
     /** What begins a line that tells what to do; words that begin a name as well do so only before such as "the" or "in". */
     private const STEP =
         '/^(?:(?:then|next|now|first|finally|when|once|after|gently|carefully|slowly)\b,?\s*)*'.
@@ -69,7 +72,8 @@ final readonly class RecipeLines
         $line = $this->firstOf(self::asides(self::inFigures(preg_replace('/(?<=\))\.$/u', '', $line) ?? $line)));
         $verb =
             '/^(?:(?:for\s+(?:this|the|my|our)\s+(?:\p{L}+\s*){1,3},?\s+)?(?:you|we)(?:[’\']ll|\s+will)?\s+(?:need|use)(?:\s+about)?|'.
-            '(?:then\s+)?add\s+(?:a\s+further|another|an\s+(?:additional|extra))|take|use|add|pour|mix|combine|put|place|'.
+            self::MORE_OF_IT.
+            '|take|use|add|pour|mix|combine|put|place|'.
             'infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|wash|rinse|warm|heat|'.
             'weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
             '(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b)/iu';

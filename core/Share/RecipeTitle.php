@@ -68,14 +68,9 @@ final readonly class RecipeTitle
         if (preg_match($isTitle ? self::RATIO_OF_TITLE : self::RATIO_LINE, $line, $m) !== 1) {
             return null;
         }
-        $by = match (mb_strtolower($m['by'] ?? '')) {
-            'by weight', 'w/w' => ' w/w',
-            'by volume', 'v/v' => ' v/v',
-            'w/v' => ' w/v',
-            default => '',
-        };
+        $by = ($m['by'] ?? '') === '' ? '' : ' '.$m['by'];
 
-        return "{$m['herb']}:{$m['oil']}{$by}";
+        return "{$m['herb']}:{$m['oil']}".WrittenAmounts::measuredBy(mb_strtolower($by));
     }
 
     /** Whether a line says "an oil", as a name does: so much of it is none. */

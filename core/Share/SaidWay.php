@@ -67,7 +67,7 @@ final readonly class SaidWay
         }
         if ($method === null && $way !== []) {
             // Nothing is held warm for weeks: by hours that are days the shelf is meant, whatever else is said.
-            $heated ??= $hours === null || $this->hoursOf($hours[1]) < 72;
+            $heated ??= $hours === null || $this->hoursOf($hours[1]) < InfusingTime::NOT_HELD_H;
             $method = $this->methods->plainest($heated);
             if (! $heated && $warmth !== null) {
                 $left->putBack($way['warmth']);

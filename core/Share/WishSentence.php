@@ -344,7 +344,7 @@ final class WishSentence
             return [];
         }
 
-        return $m === null ? $this->strength() : ['ratio' => $m[1].':'.$m[2].self::measuredBy($m[3] ?? '')];
+        return $m === null ? $this->strength() : ['ratio' => $m[1].':'.$m[2].WrittenAmounts::measuredBy($m[3] ?? '')];
     }
 
     /**
@@ -376,16 +376,7 @@ final class WishSentence
         $parts = (string) round(100 / $percent, 1);
         $this->asides[] = sprintf('“%s” is taken as 1 part of herb to %s of oil.', trim($said), $parts);
 
-        return ['ratio' => "1:{$parts}".self::measuredBy($all[2][0][0] ?? '')];
-    }
-
-    private static function measuredBy(string $said): string
-    {
-        return match (true) {
-            str_contains($said, 'weight') => ' w/w',
-            str_contains($said, 'volume') => ' v/v',
-            default => $said,
-        };
+        return ['ratio' => "1:{$parts}".WrittenAmounts::measuredBy($all[2][0][0] ?? '')];
     }
 
     /** @return array<string, string> */

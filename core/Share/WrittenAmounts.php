@@ -73,6 +73,16 @@ final readonly class WrittenAmounts
         }
     }
 
+    /** By what a ratio is measured, as a wish has it behind the ratio: " w/w" of "by weight"; nothing where it is not said. */
+    public static function measuredBy(string $said): string
+    {
+        return match (true) {
+            str_contains($said, 'weight') => ' w/w',
+            str_contains($said, 'volume') => ' v/v',
+            default => $said,
+        };
+    }
+
     public function reading(string $typed): ?Amount
     {
         if (preg_match(self::THOUSANDS_POINT, $typed) === 1) {

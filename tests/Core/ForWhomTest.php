@@ -1,13 +1,12 @@
 <?php
 
 use Kettle\Share\ForWhom;
-use Kettle\Share\PastedProduct;
 use Tests\Core\Support;
 
 // Whom a text is for; common practice, no source. What a child may bear is another table's, with its source.
 
 it('plans a product for whom its name says it is', function (string $name, array $for) {
-    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read("{$name}\n100 g olive oil\n15 g beeswax");
+    $read = Support::product("{$name}\n100 g olive oil\n15 g beeswax");
     expect($read->wish['for'] ?? [])->toBe($for);
     foreach ($for as $id) {
         expect(implode(' ', $read->notes))->toContain(ForWhom::ofProduct($name, '')[$id]);
@@ -24,7 +23,7 @@ it('plans a product for whom its name says it is', function (string $name, array
 ]);
 
 it('plans it so where a line says that it is good for them, and not where it says that it is not', function (string $line, array $for) {
-    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read("Rub\n100 g olive oil\n15 g beeswax\n{$line}");
+    $read = Support::product("Rub\n100 g olive oil\n15 g beeswax\n{$line}");
     expect($read->wish['for'] ?? [])->toBe($for);
 })->with([
     ['It is gentle enough for babies.', ['child']],

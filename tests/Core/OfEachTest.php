@@ -1,7 +1,6 @@
 <?php
 
 use Kettle\Share\LotLines;
-use Kettle\Share\PastedProduct;
 use Tests\Core\Support;
 
 // So much of each of several, as recipes have it: common practice, no source. What is expected is written out by hand.
@@ -58,7 +57,7 @@ it('takes so much of each in a sentence, and nothing behind them', function (str
 ]);
 
 it('leaves no wax and no scent out of a product', function () {
-    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read(
+    $read = Support::product(
         "A salve\n50 ml each olive and almond oil\n10 g each beeswax and shea butter\n5 drops each lavender and tea tree",
     );
     expect($read->wish)->toBe([
@@ -82,9 +81,7 @@ it('puts so much of each into Stores, with what is said of all', function () {
 // Whether it is of each or of all together nobody can tell: the first has it, and of the others it is told that they have none.
 it('loses none of several with one amount', function () {
     $recipe = Support::pasted("50 g rosemary, thyme and sage\n100 ml olive and almond oil");
-    $product = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read(
-        "A salve\n100 ml olive oil\n20 g beeswax and shea butter",
-    );
+    $product = Support::product("A salve\n100 ml olive oil\n20 g beeswax and shea butter");
     expect(array_map(fn (array $herb) => [$herb['id'], $herb['amount'] ?? ''], $recipe->wish['herbs']))
         ->toBe([['rosemary', '50 g'], ['thyme', ''], ['sage', '']])
         ->and(array_column((array) $recipe->wish['oils'], 'id'))

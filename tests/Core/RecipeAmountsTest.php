@@ -1,7 +1,6 @@
 <?php
 
 use Kettle\Share\AmountTwice;
-use Kettle\Share\PastedProduct;
 use Kettle\Share\RecipeWords;
 use Tests\Core\Support;
 
@@ -179,7 +178,7 @@ it('asks for an amount that can be read two ways, keeps of what it is, and makes
 ]);
 
 it('asks the same of a product, and leaves the thing out by name', function (string $line, string $asks) {
-    $read = (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read("100 g shea butter\n{$line}");
+    $read = Support::product("100 g shea butter\n{$line}");
     expect($read->wish['waxes'] ?? [])
         ->toBe([])
         ->and($read->lines[1]['as'])
@@ -247,11 +246,7 @@ it('reads a plant with its amount and its part behind it, a handful that is take
     array $herbs,
     ?string $oil,
 ) {
-    $wish = Support::pasted($text)->wish;
-    expect(array_column($wish['herbs'], 'amount', 'id'))
-        ->toBe($herbs)
-        ->and($wish['oil_amount'] ?? null)
-        ->toBe($oil);
+    expect(Support::amounts($text))->toBe([$herbs, $oil]);
 })->with([
     ["Mullein: 30 g dried flowers\nOlive oil: 300 ml", ['mullein-flower' => '30 g'], '300 ml'],
     ["Comfrey - 30 g root\n300 ml olive oil", ['comfrey-root' => '30 g'], '300 ml'],

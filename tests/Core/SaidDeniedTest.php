@@ -1,7 +1,6 @@
 <?php
 
 use Kettle\Share\LotLines;
-use Kettle\Share\PastedProduct;
 use Tests\Core\Support;
 
 // What is said not to be is not taken for what is; common practice, no source.
@@ -100,7 +99,7 @@ it('puts in what is not to be forgotten', function () {
 });
 
 it('scents no balm with what is not to be added, and makes none for whom it is not', function () {
-    $product = fn (string $text) => (new PastedProduct(Support::planning()->cupboard(), Support::kitchen()))->read($text)->wish;
+    $product = fn (string $text) => Support::product($text)->wish;
     $wish = $product("Balm not for children\n100 g olive oil\n15 g beeswax\nDo not add 10 drops of tea tree if pregnant");
     expect($wish)->not->toHaveKey('essential_oils')->and($wish)->not->toHaveKey('for');
     expect($product("Balm for children\n100 g olive oil\n15 g beeswax")['for'] ?? null)->toBe(['child']);

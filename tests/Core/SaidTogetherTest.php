@@ -99,11 +99,7 @@ it('keeps a recipe read line by line where its lines name a herb and an oil, kno
 });
 
 it('takes apart two things, the one with its amount before it and the other behind', function (string $text, array $herbs, ?string $oil) {
-    $wish = Support::pasted($text)->wish;
-    expect(array_column($wish['herbs'], 'amount', 'id'))
-        ->toBe($herbs)
-        ->and($wish['oil_amount'] ?? null)
-        ->toBe($oil);
+    expect(Support::amounts($text))->toBe([$herbs, $oil]);
 })->with([
     ["50 g calendula, comfrey leaf - 20 g\n500 ml olive oil", ['calendula' => '50 g', 'comfrey-leaf' => '20 g'], '500 ml'],
     ['50 g calendula, olive oil (300 ml)', ['calendula' => '50 g'], '300 ml'],

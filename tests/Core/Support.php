@@ -10,6 +10,7 @@ use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
+use Kettle\Share\PastedProduct;
 use Kettle\Share\ReadRecipe;
 use Kettle\Share\WishSentence;
 
@@ -67,6 +68,19 @@ final class Support
         } catch (WishException $refused) {
             return array_map(fn (array $fault) => $fault['field'].': '.$fault['reason'], $refused->faults);
         }
+    }
+
+    public static function product(string $text): ReadRecipe
+    {
+        return (new PastedProduct(self::planning()->cupboard(), self::kitchen()))->read($text);
+    }
+
+    /** @return array{array<string, string>, ?string} how much of each herb, by its id, and how much oil a recipe has */
+    public static function amounts(string $text): array
+    {
+        $wish = self::pasted($text)->wish;
+
+        return [array_column($wish['herbs'], 'amount', 'id'), $wish['oil_amount'] ?? null];
     }
 
     /** @param  array<string, mixed>  $house */

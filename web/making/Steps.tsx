@@ -211,19 +211,27 @@ function Now({ step, making, done: close }: { step: Step; making: Making; done: 
 function Drop({ part, making }: { part: Making['pot'][number]; making: Making }) {
   const house = useHouseId()
   const [amount, setAmount] = useState('')
-  const write = useMakingWrite()
+  const path = `/houses/${house}/makings/${making.id}/weigh` as const
+  const righting = useRighting<{ part: string; amount?: string }>(
+    path,
+    (typed) => setAmount(typed.amount ?? ''),
+    (typed) => typed.part === part.id,
+  )
+  const write = useMakingWrite(righting.done, righting.done)
   return (
     <li>
       <form
         className="flex flex-wrap items-end gap-3"
         onSubmit={sent(() =>
           write.mutate({
-            path: `/houses/${house}/makings/${making.id}/weigh`,
+            path,
+            doneAt: righting.doneAt,
             body: { part: part.id, amount: amount.trim() === '' ? null : amount },
             says: whole(`${making.name}: ${part.name} went in`, amount.trim() === '' ? part.text : amount),
           }),
         )}
       >
+        {righting.notice ? <div className="basis-full">{righting.notice}</div> : null}
         <Field
           label={`Of ${part.name}`}
           placeholder={part.text}
