@@ -94,6 +94,7 @@ describe('what may wait for a network', () => {
   it('knows where what was refused is put right', () => {
     expect(formOf('/houses/n/batches/7/strain')).toBe('/h/n/press/7')
     expect(formOf('/houses/n/boils/7/marks')).toBe('/h/n/stove/boil/7')
+    expect(formOf('/houses/n/makings/7/stir')).toBe('/h/n/making/7')
     expect(formOf('/houses/n/makings/7/weigh')).toBe('/h/n/making/7')
     expect(formOf('/houses/n/stove/7/reading')).toBe('/h/n/stove/7')
     expect(formOf('/houses/n/batches/7/tasks')).toBeNull()

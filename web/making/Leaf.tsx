@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { type Shape, useHouseId, useMakingWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
+import { useRighting } from '../offline/righting'
 import { whole } from '../offline/whole'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
@@ -21,13 +22,16 @@ export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making:
     const asking = setInterval(() => void client.invalidateQueries({ queryKey: ['house', house] }), 60_000)
     return () => clearInterval(asking)
   }, [client, house])
-  const stir = useMakingWrite(
-    (after) => {
-      setWarmth('')
-      say({ text: `${after.entries[0]?.title ?? 'Written down'}.` })
-    },
-    () => setWarmth(''),
-  )
+  const path = `/houses/${house}/makings/${making}/stir` as const
+  const righting = useRighting<{ warmth?: string }>(path, (typed) => setWarmth(typed.warmth ?? ''))
+  const put = () => {
+    setWarmth('')
+    righting.done()
+  }
+  const stir = useMakingWrite((after) => {
+    put()
+    say({ text: `${after.entries[0]?.title ?? 'Written down'}.` })
+  }, put)
   return (
     <div className="flex flex-col gap-3">
       <svg
@@ -56,12 +60,14 @@ export function Leaf({ leaf, making, works }: { leaf: Shape<'LeafView'>; making:
           className="flex flex-wrap items-end gap-3"
           onSubmit={sent(() =>
             stir.mutate({
-              path: `/houses/${house}/makings/${making}/stir`,
+              path,
+              doneAt: righting.doneAt,
               body: { warmth: warmth.trim() === '' ? null : warmth },
               says: whole('The leaf in the warm oil: stirred', ['at', warmth]),
             }),
           )}
         >
+          {righting.notice ? <div className="basis-full">{righting.notice}</div> : null}
           <Field
             label="How warm it is"
             placeholder="not looked at"

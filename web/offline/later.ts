@@ -55,7 +55,7 @@ export function pageOf(path: string): string {
 }
 
 /** What has a form of its own, into which it is put back. */
-const RIGHTED = ['strain', 'marks', 'warmth', 'weigh', 'steps', 'spoon', 'reading']
+const RIGHTED = ['strain', 'marks', 'warmth', 'weigh', 'steps', 'stir', 'spoon', 'reading']
 
 /** The page with the form it was written in, where it can be put right; null where it has none. */
 export function formOf(path: string): string | null {
