@@ -107,6 +107,33 @@ test('several herbs in parts, and several oils', async ({ page }) => {
   await expect(heading(page)).toContainText('of self-heal oil')
 })
 
+test('a list does not move under a finger that is on it', async ({ page }) => {
+  await bench(page)
+  let answer = () => {}
+  const late = new Promise<void>((resolve) => (answer = resolve))
+  await page.route(/\/herbs\?q=prunella/, async (route) => {
+    await late
+    await route.continue()
+  })
+  await word(page, /^the herb:/)
+  await page.getByRole('button', { name: 'Add another herb' }).click()
+  await page.getByLabel('Which herb as well').fill('prunella')
+  const yarrow = page.getByRole('radio', { name: /^yarrow/ })
+  const rows = page.getByRole('group', { name: 'Herbs' }).getByRole('radio')
+  await yarrow.hover()
+  await page.mouse.down()
+  const found = page.waitForResponse(/\/herbs\?q=prunella/)
+  answer()
+  await found
+  // Two redrawings later it would have moved.
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))))
+  await page.mouse.up()
+  await expect(page.getByLabel('Amount of yarrow')).toBeVisible()
+  // Up again, the list is what was found.
+  await page.getByLabel('Another in place of yarrow').fill('prunella')
+  await expect(rows).toHaveCount(1)
+})
+
 test('a wilted plant is weighed until it is ready', async ({ page }) => {
   await bench(page)
   await word(page, /^how it is cut:/)

@@ -100,6 +100,50 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('heading', { level: 1 })).toContainText('200 g of oil')
 })
 
+test('Enter before the answer is there goes to it when it is, and nowhere once it is closed', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/today`)
+  await expect(page.getByRole('heading', { name: 'Nothing is steeping here yet.' })).toBeVisible()
+  let holding = true
+  const held: (() => void)[] = []
+  await page.route(/\/find\?q=/, async (route) => {
+    if (holding) await new Promise<void>((resolve) => held.push(resolve))
+    await route.continue().catch(() => {})
+  })
+  const answer = async () => {
+    await expect.poll(() => held.length).toBeGreaterThan(0)
+    held.splice(0).forEach((go) => go())
+  }
+  const find = async (words: string) => {
+    await page.keyboard.press('/')
+    await expect(page.getByRole('dialog', { name: 'Find' })).toBeVisible()
+    await page.keyboard.insertText(words)
+    await page.keyboard.press('Enter')
+  }
+  await find('prunella')
+  await answer()
+  await expect(page).toHaveURL(/\/almanac\//)
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  const there = page.url()
+
+  await find('comfrey')
+  await page.keyboard.press('Escape')
+  await answer()
+  await find('yarrow')
+  await page.keyboard.type('qqqqqq')
+  holding = false
+  await answer()
+  await expect(page.getByText('Nothing by that name.')).toBeVisible()
+  expect(page.url()).toBe(there)
+
+  // What the house cannot answer is told, and nothing is gone.
+  await page.unroute(/\/find\?q=/)
+  await page.route(/\/find\?q=/, (route) => route.fulfill({ status: 503, body: '' }))
+  await page.getByRole('textbox').fill('nettle')
+  await expect(page.getByRole('alert')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('textbox')).toHaveValue('nettle')
+})
+
 test('who works by keyboard is nowhere thrown back to the top of the page', async ({ page }) => {
   const house = await ownHouse(page)
   await page.goto(`${house}/bench`)

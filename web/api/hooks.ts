@@ -23,6 +23,13 @@ export function useHouseId(): string {
   return useParams().house ?? ''
 }
 
+/** The question for something of a house. */
+export const ofHouse = <const P extends string>(house: string, path: P) => ({
+  queryKey: ['house', house, path],
+  queryFn: ({ signal }: { signal: AbortSignal }): Promise<Answer<'get', `/houses/${string}${P}`>> =>
+    get(`/houses/${house}${path}`, signal),
+})
+
 /** Something of the current house. */
 export function useOfHouse<const P extends string>(
   path: P,
@@ -36,8 +43,7 @@ export function useOfHouse<const P extends string>(
   const house = useHouseId()
   const { every } = options
   return useQuery<Answer<'get', `/houses/${string}${P}`>>({
-    queryKey: ['house', house, path],
-    queryFn: ({ signal }) => get(`/houses/${house}${path}`, signal),
+    ...ofHouse(house, path),
     staleTime: options.stale ?? 0,
     enabled: options.enabled ?? true,
     ...(every ? { refetchInterval: (query) => every(query.state.data) } : {}),

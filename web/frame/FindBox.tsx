@@ -1,9 +1,11 @@
-import { useDeferredValue, useState } from 'react'
+import { useQueryClient } from '@tanstack/react-query'
+import { useDeferredValue, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { useOfHouse } from '../api/hooks'
+import { ofHouse, useHouseId, useOfHouse } from '../api/hooks'
 import { Field } from '../parts/Field'
-import { sent } from '../parts/form'
+import { Trouble } from '../parts/Notice'
 import { Sheet } from '../parts/Sheet'
+import { useStill } from '../parts/still'
 
 /** Every place one can go to, by its name and by what else it may be called. */
 const SCREENS = [
@@ -25,38 +27,67 @@ const SCREENS = [
   { path: 'house', name: 'House', also: ['settings', 'units', 'people'] },
 ]
 
+const screensBy = (words: string) => {
+  const low = words.toLowerCase()
+  const called = SCREENS.filter(
+    ({ name, also }) => low !== '' && [name.toLowerCase(), ...also].some((each) => each.startsWith(low)),
+  )
+  return called.map(({ path, name }) => ({ kind: 'place', name, detail: 'go there', path }))
+}
+
+/** So long an answer is taken again for the same words. */
+const FRESH_MS = 5_000
+
+const toFind = (words: string) => `/find?q=${encodeURIComponent(words)}` as const
+
 type Props = { open: boolean; onOpenChange: (open: boolean) => void; base: string }
 
 export function FindBox({ open, onOpenChange, base }: Props) {
   const [typed, setTyped] = useState('')
+  const client = useQueryClient()
+  const house = useHouseId()
+  // What was asked for by Enter; nothing any more, when something else is typed or it is closed before the answer.
+  const entered = useRef<string | null>(null)
   const asked = useDeferredValue(typed.trim())
-  const found = useOfHouse(`/find?q=${encodeURIComponent(asked)}`, {
+  const found = useOfHouse(toFind(asked), {
     enabled: open && asked !== '',
-    stale: 5_000,
+    stale: FRESH_MS,
   })
   const go = useNavigate()
-  const low = asked.toLowerCase()
-  const screens = SCREENS.filter(
-    ({ name, also }) => low !== '' && [name.toLowerCase(), ...also].some((each) => each.startsWith(low)),
-  ).map(({ path, name }) => ({ kind: 'place', name, detail: 'go there', path }))
-  const all = [...screens, ...(found.data?.found ?? [])]
+  const [all, hold] = useStill([...screensBy(asked), ...(found.data?.found ?? [])])
   const goTo = (path: string) => {
-    onOpenChange(false)
+    show(false)
     setTyped('')
     void go(`${base}/${path}`)
   }
+  const show = (now: boolean) => {
+    entered.current = null
+    onOpenChange(now)
+  }
+  /** To the first of what goes by these words, as soon as that is known. */
+  const goToFirst = async () => {
+    const words = typed.trim()
+    entered.current = words
+    const known = screensBy(words)[0]
+    const first = known ?? (await client.fetchQuery({ ...ofHouse(house, toFind(words)), staleTime: FRESH_MS })).found[0]
+    if (first && entered.current === words) goTo(first.path)
+  }
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="Find">
+    <Sheet open={open} onOpenChange={show} title="Find">
       <form
-        onSubmit={sent(() => {
-          const first = all[0]
-          if (first) goTo(first.path)
-        })}
+        onSubmit={(event) => {
+          event.preventDefault()
+          // What went wrong is told below, of the same question.
+          void goToFirst().catch(() => {})
+        }}
       >
         <Field
           label="A jar, its code, a lot, a recipe, a plant, a place, or what is wrong"
           value={typed}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => {
+            setTyped(event.target.value)
+            entered.current = null
+          }}
           autoComplete="off"
         />
       </form>
@@ -65,7 +96,8 @@ export function FindBox({ open, onOpenChange, base }: Props) {
           Nothing goes by “{asked}”. This does by “{found.data.meant}”:
         </p>
       ) : null}
-      <ul className="flex flex-col">
+      {asked !== '' ? <Trouble problem={found.error} /> : null}
+      <ul className="flex flex-col" onPointerDown={hold}>
         {all.map((each) => (
           <li key={each.path} className="border-line border-b">
             <button type="button" className="flex w-full flex-col py-2 text-start" onClick={() => goTo(each.path)}>

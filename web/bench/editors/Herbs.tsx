@@ -5,6 +5,7 @@ import { useHouseId } from '../../api/hooks'
 import { TextButton } from '../../parts/Button'
 import { Field } from '../../parts/Field'
 import { useSettled } from '../../parts/settled'
+import { useStill } from '../../parts/still'
 import { barred, herbsOf, type HerbWish } from '../wish'
 import { Choice, type Edit, orNothing } from './edit'
 import { Wilting } from './Wilting'
@@ -37,7 +38,9 @@ export function HerbEditor({ edit }: { edit: Edit }) {
   const many = herbs.length > 1 || adding
   const here = new Set(herbs.map((herb) => herb.id ?? herb.name))
   const out = barred(wish, materials).herbs
-  const offered = (found ?? []).filter((herb) => !out.has(herb.id) && (!adding || !here.has(herb.id || herb.name)))
+  const [offered, hold] = useStill(
+    (found ?? []).filter((herb) => !out.has(herb.id) && (!adding || !here.has(herb.id || herb.name))),
+  )
   const exact = offered.some((herb) => herb.name.toLowerCase() === typed.trim().toLowerCase())
   return (
     <>
@@ -93,20 +96,22 @@ export function HerbEditor({ edit }: { edit: Edit }) {
           Add another herb
         </TextButton>
       ) : null}
-      <Choice
-        legend="Herbs"
-        value={old?.id ?? (old?.name ? `name:${old.name}` : '')}
-        choices={offered.map((herb) => ({
-          id: herb.id || `name:${herb.name}`,
-          name: herb.part ? `${herb.name} (${herb.part})` : herb.name,
-          detail: [herb.here ? 'in Stores' : '', herb.says].filter(Boolean).join('. '),
-        }))}
-        onChoose={(id) => {
-          const herb = offered.find((each) => (each.id || `name:${each.name}`) === id)
-          if (herb) put(herb.id ? { id: herb.id } : { name: herb.name, form: herb.form })
-        }}
-        done={many ? () => setTyped('') : done}
-      />
+      <div onPointerDown={hold}>
+        <Choice
+          legend="Herbs"
+          value={old?.id ?? (old?.name ? `name:${old.name}` : '')}
+          choices={offered.map((herb) => ({
+            id: herb.id || `name:${herb.name}`,
+            name: herb.part ? `${herb.name} (${herb.part})` : herb.name,
+            detail: [herb.here ? 'in Stores' : '', herb.says].filter(Boolean).join('. '),
+          }))}
+          onChoose={(id) => {
+            const herb = offered.find((each) => (each.id || `name:${each.name}`) === id)
+            if (herb) put(herb.id ? { id: herb.id } : { name: herb.name, form: herb.form })
+          }}
+          done={many ? () => setTyped('') : done}
+        />
+      </div>
       {herbs.length > 1 && !adding ? <FormEditor edit={edit} index={at} /> : null}
     </>
   )
