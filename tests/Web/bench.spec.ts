@@ -134,6 +134,35 @@ test('a list does not move under a finger that is on it', async ({ page }) => {
   await expect(rows).toHaveCount(1)
 })
 
+test('a herb that is typed and not pressed is taken, or asked about', async ({ page }) => {
+  await bench(page)
+  await word(page, /^the herb:/)
+  const field = page.getByLabel('Find a herb, or write your own')
+  await field.fill('prunel')
+  await page.keyboard.press('Enter')
+  await expect(heading(page)).toContainText('of self-heal oil')
+  await word(page, /^the herb:/)
+  await field.fill('mint')
+  await page.getByRole('button', { name: 'That is it' }).click()
+  await expect(page.getByText('More than one herb goes by “mint”. Choose which.')).toBeVisible()
+  await field.fill('sea thing')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/^No herb of the list goes by “sea thing”/)).toBeVisible()
+  await page.getByRole('button', { name: 'Use “sea thing”, which is not in the list' }).click()
+  await expect(heading(page)).toContainText('of sea thing oil')
+
+  // For a child what is barred is said to be so, and not to be in no list.
+  await word(page, /^what for:/)
+  await page.getByRole('checkbox', { name: /child/ }).check()
+  await thatIsIt(page)
+  await word(page, /^the herb:/)
+  await field.fill('comfrey')
+  await expect(page.getByText('Not offered (for a child): comfrey leaf, comfrey root.')).toBeVisible()
+  await expect(page.getByRole('button', { name: /which is not in the list/ })).toHaveCount(0)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toHaveText('Not offered (for a child): comfrey leaf, comfrey root.')
+})
+
 test('a wilted plant is weighed until it is ready', async ({ page }) => {
   await bench(page)
   await word(page, /^how it is cut:/)

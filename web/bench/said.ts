@@ -1,6 +1,6 @@
 import type { Shape } from '../api/hooks'
 import { dayText } from '../parts/day'
-import { herbsOf, oilsOf, type Wish } from './wish'
+import { heededOf, herbsOf, oilsOf, type Wish } from './wish'
 
 type Piece = Shape<'Plan'>['sentence'][number]
 
@@ -57,14 +57,7 @@ export function saidSentence(
     ['amount', amount.length > 0 ? amount.join(' and ') : 'As much as fits', amount.length > 0],
     ['herb', herbs.map((herb) => named(plants, herb.id) ?? herb.name ?? 'herb').join(' and '), true],
     ['purpose', named(materials.purposes, wish.purpose ?? 'skin') ?? 'the skin', Boolean(wish.purpose)],
-    [
-      'heed',
-      materials.heeds
-        .filter((heed) => wish.heed?.includes(heed.id as 'nuts'))
-        .map((heed) => heed.name)
-        .join(' and '),
-      true,
-    ],
+    ['heed', heededOf(wish, materials), true],
     ['kept', wish.kept === 'fridge' ? 'to keep cold' : wish.kept === 'soured' ? 'soured first' : '', true],
     ['form', state.filter(Boolean).join(', '), Boolean(first?.state ?? first?.form)],
     ['ratio', wish.ratio ? `herb to oil ${wish.ratio}` : '', true],

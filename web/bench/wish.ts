@@ -30,6 +30,13 @@ export function barred(wish: Wish, materials: Shape<'Materials'>): { herbs: Set<
   }
 }
 
+/** Whom it is for and what it is to be without, in the words of the sentence. */
+export const heededOf = (wish: Wish, materials: Shape<'Materials'>): string =>
+  materials.heeds
+    .filter((heed) => wish.heed?.includes(heed.id as 'nuts'))
+    .map((heed) => heed.name)
+    .join(' and ')
+
 /** By another method: what was set for the one before goes. */
 export const byMethod = (method: string): Partial<Wish> => ({
   method,

@@ -1,5 +1,6 @@
 import { Popover } from 'radix-ui'
 import { type ReactNode, type RefObject, useRef } from 'react'
+import { BeforeShut } from './beforeShut'
 
 export type PanelProps = {
   /** What was pressed: it is given the focus back. */
@@ -36,6 +37,8 @@ export default function Panel({
   children,
 }: PanelProps) {
   const pressedBeside = useRef(false)
+  const before = useRef<(() => boolean) | null>(null)
+  const mayShut = () => before.current?.() ?? true
   return (
     <Popover.Root open onOpenChange={(open) => (open ? undefined : shut())}>
       <Popover.Anchor virtualRef={at as RefObject<HTMLElement>} />
@@ -59,12 +62,16 @@ export default function Panel({
           onKeyDown={(event) => {
             if (!enterShuts || event.key !== 'Enter' || event.defaultPrevented) return
             if (!(event.target instanceof HTMLInputElement) || event.target.type === 'checkbox') return
+            // A form within it has a button of its own.
+            if (event.target.form) return
             event.preventDefault()
-            shut()
+            if (mayShut()) shut()
           }}
         >
-          {children}
-          <Popover.Close asChild>{shutter}</Popover.Close>
+          <BeforeShut value={before}>{children}</BeforeShut>
+          <Popover.Close asChild onClick={(event) => (mayShut() ? undefined : event.preventDefault())}>
+            {shutter}
+          </Popover.Close>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useHouseId, useWrite } from '../../api/hooks'
 import { Button } from '../../parts/Button'
+import { sent } from '../../parts/form'
 import { Field } from '../../parts/Field'
 import { Tick } from '../../parts/Tick'
 import { byMethod, without } from '../wish'
@@ -84,8 +85,21 @@ function KeepAsSchool({ edit, method }: { edit: Edit; method: string }) {
   )
   // A warmth is kept with its unit, also where it was typed without one.
   const warmth = plan?.method.target_c
+  const keepIt = () =>
+    keep.mutate({
+      path: `/houses/${house}/own`,
+      body: {
+        own: {
+          kind: 'school',
+          name: name.trim(),
+          method,
+          hours: String(wish.hours ?? `${plan?.method.hours ?? ''} h`),
+          warmth: warmth === null || warmth === undefined ? null : `${warmth} °C`,
+        },
+      },
+    })
   return (
-    <div className="flex items-end gap-3">
+    <form className="flex items-end gap-3" onSubmit={sent(keepIt)}>
       <Field
         label="Keep as a school called"
         placeholder="low and slow"
@@ -94,26 +108,10 @@ function KeepAsSchool({ edit, method }: { edit: Edit; method: string }) {
         fault={keep.error?.about('name') ?? keep.error?.message}
         onChange={(e) => setName(e.target.value)}
       />
-      <Button
-        disabled={name.trim() === '' || keep.isPending}
-        onClick={() =>
-          keep.mutate({
-            path: `/houses/${house}/own`,
-            body: {
-              own: {
-                kind: 'school',
-                name: name.trim(),
-                method,
-                hours: String(wish.hours ?? `${plan?.method.hours ?? ''} h`),
-                warmth: warmth === null || warmth === undefined ? null : `${warmth} °C`,
-              },
-            },
-          })
-        }
-      >
+      <Button type="submit" disabled={name.trim() === '' || keep.isPending}>
         Keep it
       </Button>
-    </div>
+    </form>
   )
 }
 

@@ -1,12 +1,12 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
-import { get } from '../../api/client'
-import { useHouseId } from '../../api/hooks'
+import { ofHouse, type Shape, useHouseId } from '../../api/hooks'
+import { useBeforeShut } from '../../parts/beforeShut'
 import { TextButton } from '../../parts/Button'
 import { Field } from '../../parts/Field'
 import { useSettled } from '../../parts/settled'
 import { useStill } from '../../parts/still'
-import { barred, herbsOf, type HerbWish } from '../wish'
+import { barred, heededOf, herbsOf, type HerbWish } from '../wish'
 import { Choice, type Edit, orNothing } from './edit'
 import { Wilting } from './Wilting'
 
@@ -20,7 +20,11 @@ export function HerbEditor({ edit }: { edit: Edit }) {
   const [typed, setTyped] = useState('')
   const field = useRef<HTMLDivElement>(null)
   const asked = useSettled(typed.trim().toLowerCase(), 120)
-  const found = useFoundHerbs(asked)
+  const [unclear, setUnclear] = useState<string>()
+  const house = useHouseId()
+  const client = useQueryClient()
+  // Until the first answer is there, by the names at hand.
+  const found = useQuery({ ...herbsBy(house, asked), placeholderData: keepPreviousData }).data?.herbs
   const nameOf = (herb: HerbWish) => materials.herbs.find((each) => each.id === herb.id)?.name ?? herb.name ?? 'herb'
   // Past the last of them another is being looked for, and none is put in before it is chosen.
   const adding = at >= herbs.length
@@ -38,10 +42,37 @@ export function HerbEditor({ edit }: { edit: Edit }) {
   const many = herbs.length > 1 || adding
   const here = new Set(herbs.map((herb) => herb.id ?? herb.name))
   const out = barred(wish, materials).herbs
-  const [offered, hold] = useStill(
-    (found ?? []).filter((herb) => !out.has(herb.id) && (!adding || !here.has(herb.id || herb.name))),
-  )
-  const exact = offered.some((herb) => herb.name.toLowerCase() === typed.trim().toLowerCase())
+  const isBarred = (herb: FoundHerb) => out.has(herb.id)
+  const mayBe = (herb: FoundHerb) => !isBarred(herb) && (!adding || !here.has(herb.id || herb.name))
+  const [offered, hold] = useStill((found ?? []).filter(mayBe))
+  const barredHere = typed.trim() === '' ? [] : (found ?? []).filter(isBarred)
+  const ownName = !(offered.length > 0 ? offered.some((herb) => isCalled(herb, typed)) : barredHere.length > 0)
+  const notOffered = (barredOnes: FoundHerb[]) =>
+    `Not offered (${heededOf(wish, materials)}): ${barredOnes.map((herb) => herb.name).join(', ')}.`
+  const take = (herb: FoundHerb) => put(herb.id ? { id: herb.id } : { name: herb.name, form: herb.form })
+  /** What is typed and not pressed yet is taken where only one herb can be meant, and asked about otherwise. */
+  const takeTyped = async (words: string) => {
+    const answer = await client.fetchQuery(herbsBy(house, words.toLowerCase()))
+    const may = answer.herbs.filter(mayBe)
+    const meant = may.find((herb) => isCalled(herb, words)) ?? (may.length === 1 ? may[0] : undefined)
+    if (meant) {
+      take(meant)
+      done()
+    } else
+      setUnclear(
+        may.length > 1
+          ? `More than one herb goes by “${words}”. Choose which.`
+          : answer.herbs.some(isBarred)
+            ? notOffered(answer.herbs.filter(isBarred))
+            : `No herb of the list goes by “${words}”. Use it as it is, or write it otherwise.`,
+      )
+  }
+  useBeforeShut(() => {
+    const words = typed.trim()
+    if (words === '') return true
+    takeTyped(words).catch((problem: unknown) => setUnclear(problem instanceof Error ? problem.message : undefined))
+    return false
+  })
   return (
     <>
       {many ? (
@@ -67,11 +98,14 @@ export function HerbEditor({ edit }: { edit: Edit }) {
                 : 'Find a herb, or write your own'
           }
           value={typed}
-          fault={fault('herbs') ?? fault('herb')}
-          onChange={(e) => setTyped(e.target.value)}
+          fault={unclear ?? fault('herbs') ?? fault('herb')}
+          onChange={(e) => {
+            setTyped(e.target.value)
+            setUnclear(undefined)
+          }}
         />
       </div>
-      {typed.trim() !== '' && !exact ? (
+      {typed.trim() !== '' && ownName ? (
         <button
           type="button"
           className="border-rim min-h-11 rounded-rim border-2 px-3 text-start"
@@ -84,6 +118,7 @@ export function HerbEditor({ edit }: { edit: Edit }) {
           Use “{typed.trim()}”, which is not in the list
         </button>
       ) : null}
+      {barredHere.length > 0 && !unclear ? <p className="text-soft">{notOffered(barredHere)}</p> : null}
       {herbs.length < MOST && !adding ? (
         <TextButton
           className="self-start"
@@ -96,38 +131,38 @@ export function HerbEditor({ edit }: { edit: Edit }) {
           Add another herb
         </TextButton>
       ) : null}
-      <div onPointerDown={hold}>
-        <Choice
-          legend="Herbs"
-          value={old?.id ?? (old?.name ? `name:${old.name}` : '')}
-          choices={offered.map((herb) => ({
-            id: herb.id || `name:${herb.name}`,
-            name: herb.part ? `${herb.name} (${herb.part})` : herb.name,
-            detail: [herb.here ? 'in Stores' : '', herb.says].filter(Boolean).join('. '),
-          }))}
-          onChoose={(id) => {
-            const herb = offered.find((each) => (each.id || `name:${each.name}`) === id)
-            if (herb) put(herb.id ? { id: herb.id } : { name: herb.name, form: herb.form })
-          }}
-          done={many ? () => setTyped('') : done}
-        />
-      </div>
+      {offered.length > 0 ? (
+        <div onPointerDown={hold}>
+          <Choice
+            legend="Herbs"
+            value={old?.id ?? (old?.name ? `name:${old.name}` : '')}
+            choices={offered.map((herb) => ({
+              id: herb.id || `name:${herb.name}`,
+              name: herb.part ? `${herb.name} (${herb.part})` : herb.name,
+              detail: [herb.here ? 'in Stores' : '', herb.says].filter(Boolean).join('. '),
+            }))}
+            onChoose={(id) => {
+              const herb = offered.find((each) => (each.id || `name:${each.name}`) === id)
+              if (herb) take(herb)
+            }}
+            done={many ? () => setTyped('') : done}
+          />
+        </div>
+      ) : null}
       {herbs.length > 1 && !adding ? <FormEditor edit={edit} index={at} /> : null}
     </>
   )
 }
 
-/** Found by the house; until its first answer is there, by the names at hand. */
-function useFoundHerbs(asked: string) {
-  const house = useHouseId()
-  const found = useQuery({
-    queryKey: ['house', house, 'herbs', asked],
-    queryFn: ({ signal }) => get(`/houses/${house}/herbs?q=${encodeURIComponent(asked)}`, signal),
-    placeholderData: keepPreviousData,
-    staleTime: 60_000,
-  })
-  return found.data?.herbs
-}
+type FoundHerb = Shape<'FoundHerbs'>['herbs'][number]
+
+/** Found by the house, by any name. */
+const herbsBy = (house: string, asked: string) => ({
+  ...ofHouse(house, `/herbs?q=${encodeURIComponent(asked)}`),
+  staleTime: 60_000,
+})
+
+const isCalled = (herb: FoundHerb, words: string) => herb.name.toLowerCase() === words.trim().toLowerCase()
 
 /** Every herb with its amount or its parts, and what they come to together. */
 function HerbGrid({

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useHouseId, useWrite } from '../../api/hooks'
 import { Button, TextButton } from '../../parts/Button'
 import { Field } from '../../parts/Field'
+import { sent } from '../../parts/form'
 import { Notice, Trouble } from '../../parts/Notice'
 import type { HerbWish } from '../wish'
 
@@ -16,23 +17,26 @@ export function Wilting({ herb, form, put }: Props) {
   const typed = (field: keyof typeof weights) => (event: { target: { value: string } }) =>
     set({ ...weights, [field]: event.target.value })
   const answer = ask.data
+  const weigh = () => ask.mutate({ path: `/houses/${house}/wilting`, body: { form: form ?? null, ...weights } })
   return (
     <section className="border-line flex flex-col gap-3 border-y py-3" aria-label="The wilting scale">
       <h3 className="font-semibold">
         Weigh it as it wilts{herb.water ? `: ${herb.water} % water is reckoned with` : ''}
       </h3>
-      <div className="grid grid-cols-3 gap-2">
-        <Field label="Picked" placeholder="100 g" value={weights.fresh} onChange={typed('fresh')} />
-        <Field label="Now" placeholder="70 g" value={weights.now} onChange={typed('now')} />
-        <Field label="Since" placeholder="8 h" value={weights.hours} onChange={typed('hours')} />
-      </div>
-      <Button
-        className="self-start"
-        disabled={ask.isPending || weights.fresh === '' || weights.now === ''}
-        onClick={() => ask.mutate({ path: `/houses/${house}/wilting`, body: { form: form ?? null, ...weights } })}
-      >
-        Is it ready?
-      </Button>
+      <form className="flex flex-col gap-3" onSubmit={sent(weigh)}>
+        <div className="grid grid-cols-3 gap-2">
+          <Field label="Picked" placeholder="100 g" value={weights.fresh} onChange={typed('fresh')} />
+          <Field label="Now" placeholder="70 g" value={weights.now} onChange={typed('now')} />
+          <Field label="Since" placeholder="8 h" value={weights.hours} onChange={typed('hours')} />
+        </div>
+        <Button
+          type="submit"
+          className="self-start"
+          disabled={ask.isPending || weights.fresh === '' || weights.now === ''}
+        >
+          Is it ready?
+        </Button>
+      </form>
       <Trouble problem={problem} />
       {answer && !problem ? (
         <div className="flex flex-col gap-2" role="status">
