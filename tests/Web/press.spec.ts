@@ -208,6 +208,33 @@ test('labels: another sheet, a used one, INCI names, an own line, a roll and wha
     (await page.getByRole('link', { name: 'Bottle labels, PDF' }).getAttribute('href')) ?? '',
   )
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')
+
+  // A line is written, and the sheet printed in the same breath: it stands on it.
+  const order: string[] = []
+  let answer = () => {}
+  const late = new Promise<void>((resolve) => (answer = resolve))
+  await page.route(/\/label$/, async (route) => {
+    if (route.request().method() !== 'PUT') return route.continue()
+    await late
+    await route.continue()
+  })
+  page.context().on('requestfinished', (request) => {
+    if (request.method() === 'PUT') order.push('set')
+  })
+  page.context().on('request', (request) => {
+    if (request.url().endsWith('/labels.pdf')) order.push('printed')
+  })
+  await page.getByRole('textbox', { name: 'Your own line' }).fill('Made by the sea')
+  await page.getByRole('link', { name: 'Bottle labels, PDF' }).click()
+  answer()
+  await expect.poll(() => order).toEqual(['set', 'printed'])
+
+  // Enter in a field sets it, too.
+  await page.unroute(/\/label$/)
+  await page.getByLabel('Sheet or roll').selectOption({ index: 0 })
+  await page.getByLabel('First free label').fill('99')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/has \d+ labels/)).toBeVisible()
 })
 
 test('the Almanac: found from everywhere, with sources, cautions and an own note', async ({ page }) => {

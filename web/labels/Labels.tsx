@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { type MouseEvent, useEffect, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
@@ -7,6 +7,7 @@ import { useArrived } from '../parts/arrived'
 import { ButtonLink, FileLink } from '../parts/Button'
 import { CautionLine } from '../parts/Cautions'
 import { Field, Select } from '../parts/Field'
+import { sent } from '../parts/form'
 import { Notice, Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
 
@@ -57,13 +58,14 @@ function useLabel(of: Of, known: Page) {
   )
   const [ahead, setAhead] = useState<Partial<Set>>({})
   const latest = useRef(known)
-  const queue = useRef(Promise.resolve())
+  const queue = useRef(Promise.resolve(true))
   useEffect(() => {
     if (known.version > latest.current.version) latest.current = known
   }, [known])
   const set = (change: Partial<Set>) => {
     setAhead((before) => ({ ...before, ...change }))
     const mine = queue.current.then(async () => {
+      let isIn = true
       try {
         latest.current = await write.mutateAsync({
           method: 'PUT',
@@ -72,8 +74,10 @@ function useLabel(of: Of, known: Page) {
         })
       } catch {
         // Said where it belongs, from the write's own trouble.
+        isIn = false
       }
       if (queue.current === mine) setAhead({})
+      return isIn
     })
     queue.current = mine
   }
@@ -83,13 +87,21 @@ function useLabel(of: Of, known: Page) {
     ...rest,
     fields: fields ? known.fields.map((field) => ({ ...field, on: fields.includes(field.id) })) : known.fields,
   }
-  return { page, set, problem: write.error }
+  return {
+    page,
+    set,
+    problem: write.error,
+    /** Whether nothing is on its way. */
+    settled: Object.keys(ahead).length === 0,
+    /** Once nothing is on its way any more: whether what was set last is in. */
+    whenIn: () => queue.current,
+  }
 }
 
 function LabelBench({ of, page: known }: { of: Of; page: Page }) {
   const house = useHouseId()
   const { works } = usePart()
-  const { page, set, problem } = useLabel(of, known)
+  const { page, set, problem, settled, whenIn } = useLabel(of, known)
   const [words, setWords] = useState(known.words)
   const [start, setStart] = useState(String(known.start))
   const path = `/api/houses/${house}/${of.kind}/${of.id}`
@@ -97,6 +109,15 @@ function LabelBench({ of, page: known }: { of: Of; page: Page }) {
   const size = page.sizes.find((each) => each.id === page.size)
   const each = size ? size.columns * size.rows : 1
   // The picture is made anew when what stands on the label changes.
+  const setStartTyped = () => (Number(start) === page.start ? undefined : set({ start: Number(start) || 0 }))
+  const setWordsTyped = () => (words === page.words ? undefined : set({ words }))
+  /** A sheet is printed once: with what was set last, also where that is still on its way. */
+  const print = (event: MouseEvent<HTMLAnchorElement>) => {
+    if (settled) return
+    event.preventDefault()
+    const tab = window.open('', '_blank')
+    void whenIn().then((isIn) => (isIn ? tab?.location.assign(`${path}/labels.pdf`) : tab?.close()))
+  }
   const printed = `${path}/labels.png?v=${known.version}`
   return (
     <div className="flex flex-col gap-6">
@@ -107,7 +128,7 @@ function LabelBench({ of, page: known }: { of: Of; page: Page }) {
         </div>
         <div className="flex flex-wrap gap-2">
           {page.bottles > 0 && page.prints ? (
-            <FileLink look="strong" href={`${path}/labels.pdf`}>
+            <FileLink look="strong" href={`${path}/labels.pdf`} onClick={print}>
               {KINDS[of.kind].on} labels, PDF
             </FileLink>
           ) : null}
@@ -166,16 +187,18 @@ function LabelBench({ of, page: known }: { of: Of; page: Page }) {
                   }}
                 />
                 {each > 1 ? (
-                  <Field
-                    label="First free label"
-                    type="number"
-                    min={1}
-                    max={each}
-                    value={start}
-                    fault={problem?.about('start')}
-                    onChange={(event) => setStart(event.target.value)}
-                    onBlur={() => (Number(start) === page.start ? undefined : set({ start: Number(start) || 0 }))}
-                  />
+                  <form onSubmit={sent(setStartTyped)}>
+                    <Field
+                      label="First free label"
+                      type="number"
+                      min={1}
+                      max={each}
+                      value={start}
+                      fault={problem?.about('start')}
+                      onChange={(event) => setStart(event.target.value)}
+                      onBlur={setStartTyped}
+                    />
+                  </form>
                 ) : null}
               </div>
               {size && each > 1 ? (
@@ -220,15 +243,17 @@ function LabelBench({ of, page: known }: { of: Of; page: Page }) {
                   </Tick>
                 ))}
               </fieldset>
-              <Field
-                label="Your own line"
-                hint="such as who made it, and where to write to"
-                maxLength={300}
-                value={words}
-                fault={problem?.about('words')}
-                onChange={(event) => setWords(event.target.value)}
-                onBlur={() => (words === page.words ? undefined : set({ words }))}
-              />
+              <form onSubmit={sent(setWordsTyped)}>
+                <Field
+                  label="Your own line"
+                  hint="such as who made it, and where to write to"
+                  maxLength={300}
+                  value={words}
+                  fault={problem?.about('words')}
+                  onChange={(event) => setWords(event.target.value)}
+                  onBlur={setWordsTyped}
+                />
+              </form>
               {problem && !problem.about('words') && !problem.about('start') ? <Trouble problem={problem} /> : null}
             </>
           ) : null}
