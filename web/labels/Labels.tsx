@@ -187,7 +187,7 @@ function LabelBench({ of, page: known }: { of: Of; page: Page }) {
                   }}
                 />
                 {each > 1 ? (
-                  <form onSubmit={sent(setStartTyped)}>
+                  <form noValidate onSubmit={sent(setStartTyped)}>
                     <Field
                       label="First free label"
                       type="number"
