@@ -163,6 +163,37 @@ test('a herb that is typed and not pressed is taken, or asked about', async ({ p
   await expect(page.getByRole('alert')).toHaveText('Not offered (for a child): comfrey leaf, comfrey root.')
 })
 
+test('a press beside a sheet does not throw away what is typed in it', async ({ page }) => {
+  await bench(page)
+  const sheet = page.getByRole('dialog', { name: 'Keep as a recipe' })
+  const open = () => page.getByRole('button', { name: 'Keep as a recipe' }).click()
+  const beside = () => page.mouse.click(5, 5)
+  await open()
+  await expect(sheet).toBeVisible()
+  await beside()
+  await expect(sheet).toHaveCount(0)
+
+  await open()
+  await sheet.getByRole('textbox').first().fill('For the winter')
+  await beside()
+  await expect(sheet.getByText('What is typed here is not written down yet.')).toBeVisible()
+  await expect(sheet.getByRole('textbox').first()).toHaveValue('For the winter')
+  await sheet.getByRole('button', { name: 'Leave it' }).click()
+  await expect(sheet).toHaveCount(0)
+
+  // Pressed twice it is meant, and so is Escape.
+  await open()
+  await sheet.getByRole('textbox').first().fill('For the summer')
+  await beside()
+  await expect(sheet.getByRole('button', { name: 'Leave it' })).toBeVisible()
+  await beside()
+  await expect(sheet).toHaveCount(0)
+  await open()
+  await sheet.getByRole('textbox').first().fill('For the spring')
+  await page.keyboard.press('Escape')
+  await expect(sheet).toHaveCount(0)
+})
+
 test('a wilted plant is weighed until it is ready', async ({ page }) => {
   await bench(page)
   await word(page, /^how it is cut:/)
