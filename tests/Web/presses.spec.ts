@@ -62,6 +62,23 @@ test('what is pressed is done though it moves meanwhile, and what stands there b
   expect(await page.evaluate(() => document.body.getAttribute('data-wrong'))).toBeNull()
 })
 
+test('one of a list is chosen though the list moves meanwhile', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/bench`)
+  await page.getByRole('button', { name: /^how it is got out: / }).click()
+  const other = page.getByRole('dialog').getByRole('radio', { checked: false }).last()
+  const row = other.locator('xpath=ancestor::label')
+  const name = await row.innerText()
+  await press(page, row, () =>
+    page.evaluate((words) => {
+      const label = [...document.querySelectorAll('label')].find((each) => each.innerText === words)
+      if (label) label.style.transform = 'translate(0, 300px)'
+    }, name),
+  )
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /^how it is got out: / })).toContainText(name.split('\n')[0] ?? name)
+})
+
 test('who goes elsewhere before letting go has pressed nothing', async ({ page }) => {
   const house = await ownHouse(page)
   await page.goto(`${house}/boil`)

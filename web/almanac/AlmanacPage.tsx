@@ -1,8 +1,8 @@
-import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { useArrived } from '../parts/arrived'
+import { useTypedOn } from '../parts/begun'
 import { Button } from '../parts/Button'
 import { CautionLine } from '../parts/Cautions'
 import { Area } from '../parts/Field'
@@ -89,7 +89,7 @@ export default function AlmanacPage() {
               Change what is known of it
             </Link>
           ) : null}
-          <Note key={`${key}-${there.note_version}`} page={there} />
+          <Note key={key} page={there} />
         </section>
       </div>
     </div>
@@ -99,8 +99,12 @@ export default function AlmanacPage() {
 function Note({ page }: { page: Shape<'AlmanacPage'> }) {
   const house = useHouseId()
   const { works } = usePart()
-  const [typed, setTyped] = useState(page.note)
   const write = useWrite<'PUT /houses/{house}/almanac/{kind}/{key}/note'>()
+  const { typed, put, version, touched } = useTypedOn(
+    { note: page.note },
+    page.note_version,
+    write.error?.status === 409,
+  )
   if (!works)
     return page.note ? (
       <p>
@@ -114,7 +118,7 @@ function Note({ page }: { page: Shape<'AlmanacPage'> }) {
         write.mutate({
           method: 'PUT',
           path: `/houses/${house}/almanac/${page.kind}/${page.key}/note`,
-          body: { version: page.note_version, note: typed },
+          body: { version, ...typed },
         })
       })}
     >
@@ -123,15 +127,15 @@ function Note({ page }: { page: Shape<'AlmanacPage'> }) {
         hint={page.note_by && page.note ? `last by ${page.note_by}` : undefined}
         rows={5}
         maxLength={5000}
-        value={typed}
-        onChange={(e) => setTyped(e.target.value)}
+        value={typed.note}
+        onChange={(e) => put({ note: e.target.value })}
       />
       <Trouble problem={write.error} />
-      {typed === page.note ? null : (
+      {touched ? (
         <Button type="submit" className="self-start" disabled={write.isPending}>
           Keep it
         </Button>
-      )}
+      ) : null}
     </form>
   )
 }

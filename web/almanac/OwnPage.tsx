@@ -5,6 +5,7 @@ import { ask, type Problem } from '../api/client'
 import { type Shape, useHouseId, useOfHouse, useWrite } from '../api/hooks'
 import { useSay } from '../frame/Say'
 import { useArrived } from '../parts/arrived'
+import { useTypedOn } from '../parts/begun'
 import { Button } from '../parts/Button'
 import { keptDraft } from '../parts/draft'
 import { Area, Field, Select } from '../parts/Field'
@@ -58,24 +59,16 @@ function ChangeOwn() {
     void go(`/h/${house}/almanac/${answer.own.kind}/${answer.id}`)
   })
   if (!there) return instead
-  const { away } = there.own
   return (
     <Entering
-      key={there.version}
+      key={own}
       title={String(there.own.name)}
-      first={asTyped(there.own)}
-      away={away === true}
+      first={{ ...asTyped(there.own), away: there.own.away === true }}
+      now={there.version}
       problem={write.error}
       pending={write.isPending}
-      onDone={(typed, off) =>
-        write.mutate({
-          method: 'PUT',
-          path: `/houses/${house}/own/${own}`,
-          body: {
-            version: there.version,
-            own: { ...toSend(typed), away: off },
-          },
-        })
+      onDone={(typed, version) =>
+        write.mutate({ method: 'PUT', path: `/houses/${house}/own/${own}`, body: { version, own: toSend(typed) } })
       }
     />
   )
@@ -86,7 +79,7 @@ const NONE = { id: '', name: 'not said' }
 function Entering({
   title,
   first,
-  away,
+  now = 0,
   problem,
   pending,
   onTyped,
@@ -94,15 +87,15 @@ function Entering({
 }: {
   title: string
   first: OwnTyped
-  away?: boolean
+  /** Which version of it that is, where it is there already. */
+  now?: number
   problem: Problem | null
   pending: boolean
   onTyped?: (typed: OwnTyped) => void
-  onDone: (typed: OwnTyped, away: boolean) => void
+  onDone: (typed: OwnTyped, version: number) => void
 }) {
   const house = useHouseId()
-  const [typed, setTyped] = useState(first)
-  const [off, setOff] = useState(away ?? false)
+  const { typed, put, version } = useTypedOn(first, now, problem?.status === 409)
   const choices = useOfHouse('/own', { stale: 600_000 })
   useEffect(() => onTyped?.(typed), [typed, onTyped])
   const settled = useSettled(typed, 250)
@@ -121,7 +114,6 @@ function Entering({
   })
   if (!choices.data) return choices.isError ? <Trouble problem={choices.error} /> : <Waiting what="the lists" />
   const wrong = problem
-  const put = (part: Partial<OwnTyped>) => setTyped((now) => ({ ...now, ...part }) as OwnTyped)
   const text = (field: string) => ({
     value: String(typed[field] ?? ''),
     fault: wrong?.about(field),
@@ -142,7 +134,7 @@ function Entering({
         <h1 className="text-3xl sm:text-4xl">{title}</h1>
       </header>
       <div className="border-line grid gap-x-8 gap-y-8 border-t pt-5 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
-        <form className="flex flex-col gap-4" onSubmit={sent(() => onDone(typed, off))}>
+        <form className="flex flex-col gap-4" onSubmit={sent(() => onDone(typed, version))}>
           <div className="grid items-start gap-4 sm:grid-cols-2">
             <Field label="Name" required maxLength={60} {...text('name')} />
             {kind === 'school' ? null : (
@@ -177,8 +169,8 @@ function Entering({
             />
           ) : null}
           <Area label="Note" maxLength={400} {...text('note')} />
-          {away === undefined ? null : (
-            <Tick checked={off} onChange={setOff}>
+          {typed.away === undefined ? null : (
+            <Tick checked={typed.away} onChange={(away) => put({ away })}>
               No longer offered. What was made of it keeps its name.
             </Tick>
           )}

@@ -7,7 +7,9 @@ export type OwnTyped = {
   kind: OwnKind
   name: string
   concerns?: string[] | null
-  [field: string]: string | string[] | null | undefined
+  /** Of one that is there already: put away, and no longer offered. */
+  away?: boolean
+  [field: string]: string | string[] | boolean | null | undefined
 }
 
 export const OF: Record<OwnKind, string> = {

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { type Shape, useBatchWrite, useHouseId, useMaterials } from '../api/hooks'
 import { usePart } from '../frame/part'
+import { useTypedOn } from '../parts/begun'
 import { Button, TextButton } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Figure } from '../parts/Figure'
@@ -38,76 +39,85 @@ export function Keeping({ batch }: { batch: Shape<'BatchView'> }) {
           <TextButton onClick={() => setPurposing(true)}>For something else</TextButton>
         </div>
       ) : null}
-      <KeepSheet key={`keep-${batch.version}`} batch={batch} open={changing} onOpenChange={setChanging} />
-      <PurposeSheet key={`for-${batch.version}`} batch={batch} open={purposing} onOpenChange={setPurposing} />
+      <Sheet open={changing} onOpenChange={setChanging} title="How it is kept now">
+        <KeepForm batch={batch} done={() => setChanging(false)} />
+      </Sheet>
+      <Sheet open={purposing} onOpenChange={setPurposing} title="What it is for">
+        <PurposeForm batch={batch} done={() => setPurposing(false)} />
+      </Sheet>
     </>
   )
 }
 
-type Props = { batch: Shape<'BatchView'>; open: boolean; onOpenChange: (open: boolean) => void }
+type Props = { batch: Shape<'BatchView'>; done: () => void }
 
-function KeepSheet({ batch, open, onOpenChange }: Props) {
+function KeepForm({ batch, done }: Props) {
   const house = useHouseId()
   const { kept } = batch
-  const [place, setPlace] = useState(kept.place)
-  const [glass, setGlass] = useState(kept.glass)
-  const [antioxidant, setAntioxidant] = useState(kept.antioxidant)
-  const [where, setWhere] = useState(kept.where)
-  const write = useBatchWrite(() => onOpenChange(false))
+  const { place, glass, antioxidant, where } = kept
+  // Any line of the logbook is a new version of the batch, and what is typed here stays.
+  const { typed, put } = useTypedOn({ place, glass, antioxidant, where }, batch.version, true)
+  const write = useBatchWrite(done)
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="How it is kept now">
-      <form
-        className="flex flex-col gap-4"
-        onSubmit={sent(() => {
-          write.mutate({
-            path: `/houses/${house}/batches/${batch.id}/keep`,
-            body: { place, glass, antioxidant, where },
-          })
-        })}
-      >
-        <Select label="Kept in" choices={kept.places} value={place} onChange={(e) => setPlace(e.target.value)} />
-        <Select label="In" choices={kept.glasses} value={glass} onChange={(e) => setGlass(e.target.value)} />
-        <Select
-          label="With"
-          choices={kept.antioxidants}
-          value={antioxidant}
-          onChange={(e) => setAntioxidant(e.target.value)}
-        />
-        <Field label="Where it stands" maxLength={120} value={where} onChange={(e) => setWhere(e.target.value)} />
-        <Trouble problem={write.error} />
-        <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
-          Reckon it anew
-        </Button>
-      </form>
-    </Sheet>
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={sent(() => {
+        write.mutate({
+          path: `/houses/${house}/batches/${batch.id}/keep`,
+          body: typed,
+        })
+      })}
+    >
+      <Select
+        label="Kept in"
+        choices={kept.places}
+        value={typed.place}
+        onChange={(e) => put({ place: e.target.value })}
+      />
+      <Select label="In" choices={kept.glasses} value={typed.glass} onChange={(e) => put({ glass: e.target.value })} />
+      <Select
+        label="With"
+        choices={kept.antioxidants}
+        value={typed.antioxidant}
+        onChange={(e) => put({ antioxidant: e.target.value })}
+      />
+      <Field
+        label="Where it stands"
+        maxLength={120}
+        value={typed.where}
+        onChange={(e) => put({ where: e.target.value })}
+      />
+      <Trouble problem={write.error} />
+      <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
+        Reckon it anew
+      </Button>
+    </form>
   )
 }
 
-function PurposeSheet({ batch, open, onOpenChange }: Props) {
+function PurposeForm({ batch, done }: Props) {
   const house = useHouseId()
   const materials = useMaterials()
-  const [purpose, setPurpose] = useState(batch.purpose)
-  const write = useBatchWrite(() => onOpenChange(false))
+  const { typed, put } = useTypedOn({ purpose: batch.purpose }, batch.version, true)
+  const write = useBatchWrite(done)
   return (
-    <Sheet open={open} onOpenChange={onOpenChange} title="What it is for">
-      <form
-        className="flex flex-col gap-4"
-        onSubmit={sent(() => {
-          write.mutate({ path: `/houses/${house}/batches/${batch.id}/purpose`, body: { purpose } })
-        })}
-      >
-        <p>What was made for the skin is eaten only where every part of it is known as food.</p>
-        <Select
-          label="For"
-          choices={materials.data?.purposes ?? []}
-          value={purpose}
-          onChange={(e) => setPurpose(e.target.value)}
-        />
-        <Trouble problem={write.error} />
-        <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
-          It is for that
-        </Button>
-      </form>
-    </Sheet>
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={sent(() => {
+        write.mutate({ path: `/houses/${house}/batches/${batch.id}/purpose`, body: typed })
+      })}
+    >
+      <p>What was made for the skin is eaten only where every part of it is known as food.</p>
+      <Select
+        label="For"
+        choices={materials.data?.purposes ?? []}
+        value={typed.purpose}
+        onChange={(e) => put({ purpose: e.target.value as typeof batch.purpose })}
+      />
+      <Trouble problem={write.error} />
+      <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
+        It is for that
+      </Button>
+    </form>
   )
 }

@@ -52,7 +52,7 @@ export function Steps({ making }: { making: Making }) {
         {shown.map((step) => (
           <li key={step.id} className="border-line border-b py-2" aria-current={step === now ? 'step' : undefined}>
             {step === now && works ? (
-              <Now step={step} making={making} key={`${step.id}.${making.version}`} done={() => setChosen(null)} />
+              <Now step={step} making={making} key={step.id} done={() => setChosen(null)} />
             ) : (
               <Other
                 step={step}

@@ -83,7 +83,7 @@ export function Tins({ making }: { making: Making }) {
       ) : null}
       <Goes key={going} making={making} number={going} close={() => setGoing(null)} />
       <Sheet open={tried} onOpenChange={setTried} title="In use">
-        <TryIt key={making.version} making={making} inUse done={() => setTried(false)} />
+        <TryIt making={making} inUse done={() => setTried(false)} />
         <p className="text-soft mt-3">The next one is planned by it.</p>
       </Sheet>
     </>

@@ -2,7 +2,9 @@
 const STILL = 8
 
 const pressable = (at: EventTarget | null) =>
-  at instanceof Element ? at.closest<HTMLElement>('button, a[href], [role="button"], [role="tab"], summary') : null
+  at instanceof Element
+    ? at.closest<HTMLElement>('button, a[href], [role="button"], [role="tab"], summary, label')
+    : null
 
 /**
  * What was pressed is what is done, also where it moved in the meantime: an answer that comes between the pressing and the letting
