@@ -96,6 +96,18 @@ final readonly class InfusingTime
         return new self($hours, $typed, $at, $celsius, $warmAt);
     }
 
+    /** "For a year", "half a year": so many months. What keeps for a year, or is a year old, stands no year in its oil. */
+    public static function yearsInMonths(string $text): string
+    {
+        $before = '/\b(?<!keeps\s)(?<!keep\s)(?<!kept\s)(?<!lasts\s)(?<!good\s)for\s+(?:about\s+)?';
+
+        return preg_replace(
+            [$before.'half\s+(?:an?\s+)?year\b/iu', $before.'(?:(?:an?|one|1|a\s+(?:whole|full))\s+)?year\b(?![\s-]*olds?\b)/iu'],
+            ['for 6 months', 'for 12 months'],
+            $text,
+        ) ?? $text;
+    }
+
     /** A month is no fixed time: so many weeks are the nearest. What is not in months stays as it is. */
     public static function inWeeks(string $said): string
     {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-/** What a sentence says that it is not: "not for eating", "not before 12 December". Nothing is made of it, and that is told. */
+/**
+ * What a sentence says that it is not, or that is not to be done: "not for eating", "don't use the slow cooker". Nothing is made of it,
+ * and that is told.
+ */
 final readonly class SaidDenied
 {
     /** Words behind "not" that deny nothing by themselves, or are read with it: "not squeezed", "not more than". */
@@ -20,6 +23,24 @@ final readonly class SaidDenied
         '|(?:(?:for|in|by|with|on|to)\s+)?(?:(?:an?|the|my|our|any|be)\s+)?\p{L}[\p{L}\d\'’-]*'.
         '(?:\s+(?:jars?|oil|boiler|cooker|bath|maker|olds?))?)(?![\p{L}\d])/iu';
 
+    private const DO_NOT = '(?:(?:please\s+)?do\s+not|(?:please\s+)?don[’\']?t|never)';
+
+    /** What is said with "do not" and is known the other way round, each by the words it is known by. */
+    private const OTHERWISE = [
+        '/\b(?:is|are|was|were)(?:\s+not|n[’\']?t)\b/iu' => 'not',
+        '/\b(?:i\s+)?'.self::DO_NOT.'\s+(?:have|own|use)\s+(?:(?:an?|the|my|any)\s+)?(?=\p{L})/iu' => 'no ',
+        '/\b(?:'.self::DO_NOT.'\s+squeeze|(?:without|no)\s+squeezing)(?:\s+(?:it|the\s+herbs?))?\b/iu' => 'not squeezed',
+        '/\b(?:'.self::DO_NOT.'\s+strain|(?:without|no)\s+straining)(?:\s+it)?\b(?!\s+twice)/iu' => 'not strained',
+    ];
+
+    /** What is not to be done, to the end of what is said in one breath; not to heat it is a way of its own. */
+    private const NOT_DONE =
+        '/\b(?:i\s+)?'.
+        self::DO_NOT.
+        '\s+(?!heat|warm|cook)\p{L}[^,;.]*?(?=\s*(?:[,;.]|\b(?:and|but|then|just|only)\s|$))|'.
+        '\bkeep\s+(?:it\s+)?(?:out\s+of|off|away\s+from)\s+(?!(?:the\s+|direct\s+|full\s+|strong\s+)*(?:sun|light|heat))'.
+        '(?:an?|the|my|our)\s+\p{L}+(?:\s+(?:jar|boiler|cooker|bath|maker))?/iu';
+
     /**
      * @param  string  $left the sentence without it
      * @param  list<string>  $unread as it was said
@@ -30,10 +51,16 @@ final readonly class SaidDenied
     public static function in(string $text): self
     {
         // What is not dried has its water: to be wrong that way harms nobody.
-        $fresh = preg_replace('/\bnot\s+(?:yet\s+)?(?:dried|dry)\b/iu', 'fresh', $text, -1, $many) ?? $text;
+        $known = preg_replace(array_keys(self::OTHERWISE), array_values(self::OTHERWISE), $text) ?? $text;
+        $fresh = preg_replace('/\b(?:not\s+(?:yet\s+)?(?:dried|dry)|undried)\b/iu', 'fresh', $known, -1, $many) ?? $known;
         $told = $many === 0 ? [] : ['“not dried” is taken as fresh.'];
-        $denied = preg_match_all(self::DENIED, $fresh, $m) > 0 ? $m[0] : [];
+        $denied = [];
+        foreach ([self::NOT_DONE, self::DENIED] as $pattern) {
+            preg_match_all($pattern, $fresh, $m);
+            $denied = [...$denied, ...$m[0]];
+            $fresh = str_replace($m[0], ' , ', $fresh);
+        }
 
-        return new self(str_replace($denied, ' , ', $fresh), $denied, $told);
+        return new self($fresh, $denied, $told);
     }
 }

@@ -97,7 +97,7 @@ final class SaidInFull
         $colon = $number('much').'\s*:\s*'.$number('less').'(?!\d)';
         $said = [
             "\b{$colon}\s+(?:of\s+)?{$herb('one')}\s+(?:to|and|:)\s+{$herb('other')}{$ends}",
-            "\b{$herb('one')}\s*(?:\bto\b|\band\b|&|:)\s*{$herb('other')}\s*,?\s+{$colon}",
+            "\b{$herb('one')}\s*(?:\bto\b|\band\b|&|:)\s*{$herb('other')}\s*,?\s+\(?{$colon}\)?",
             "^\s*{$herb('one')}\s+{$number('much')}\s+parts?\s*(?:,|;|\band\b)?\s*{$herb('other')}\s+{$number('less')}\s+parts?{$ends}",
         ];
         foreach ($said as $pattern) {
@@ -159,7 +159,9 @@ final class SaidInFull
         $said = [
             "\\bhalf\\s+(?:of\\s+)?{$oil('one')}(?:{$apart}|\\s+(?=half\\b))(?:the\\s+other\\s+)?half\\s+(?:of\\s+)?{$oil('other')}",
             "(?<much>\\d{1,2})\\s*%\\s*(?:of\\s+)?{$oil('one')}(?:{$apart}|\\s+)(?<less>\\d{1,2})\\s*%\\s*(?:of\\s+)?{$oil('other')}",
-            "\\b{$oil('one')}\\s*(?:\\+|&|\\band\\b)\\s*{$oil('other')}\\s+(?<much>\\d{1,2})\\s*[:\\/]\\s*(?<less>\\d{1,2})(?![\\d:])",
+            "\\b{$oil('one')}\\s*(?:\\+|&|\\band\\b)\\s*{$oil(
+                'other',
+            )}\\s+\\(?(?<much>\\d{1,2})\\s*[:\\/]\\s*(?<less>\\d{1,2})(?![\\d:])\\)?",
         ];
         foreach ($said as $pattern) {
             $text = $this->each("/{$pattern}/iu", $text, $this->inParts(...));

@@ -31,6 +31,9 @@ final readonly class SaidOils
 
     private const DRINKS = 'vodka|gin|rum|brandy|wine|milk|alcohol|ethanol|spirits?';
 
+    /** What is asked to be done, or told of somebody, is the name of no oil: "but keep it raw". */
+    private const NO_NAME = '/^(?:(?:no|not|without|please|just|then|i|we|it|you|keep|leave|make|let|put|use|do|have|stir|shake)\s+\p{L}|raw$)/iu';
+
     /** What people name beside the oil that is none. */
     private const NO_OIL = '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|'.self::DRINKS.')$/iu';
 
@@ -68,7 +71,7 @@ final readonly class SaidOils
                 continue;
             }
             // "In the airing cupboard" is where it stands.
-            if ($place && ($found['id'] ?? '') === '') {
+            if (($place || preg_match(self::NO_NAME, $rest) === 1) && ($found['id'] ?? '') === '') {
                 $unread[] = $rest;
 
                 continue;

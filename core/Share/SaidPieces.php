@@ -109,6 +109,8 @@ final readonly class SaidPieces
         // "Dandelion heads 2 handfuls" is two handfuls of them.
         $behind = '/^(\p{L}[^\d]*?)[\s:(–-]+(\d{1,3}\s+(?:sprigs?|handfuls?|bunch(?:es)?|cloves?|heads?))\)?$/iu';
         $piece = preg_replace($behind, '$2 $1', trim($piece)) ?? $piece;
+        // "Garlic cloves 5", too.
+        $piece = preg_replace('/^(\p{L}[^\d]*?)\s+(sprigs?|bunch(?:es)?|cloves?|heads?)\s+(\d{1,3})$/iu', '$3 $2 $1', $piece) ?? $piece;
         $count = $this->words->amounts->count($piece);
         $known = $this->words->knownHerb($piece);
         $herb = $known === null ? null : $this->cupboard->herbOrNull($known['id']);
@@ -119,6 +121,14 @@ final readonly class SaidPieces
         $end = mb_stripos($piece, $each['word']) + mb_strlen($each['word']);
         $typed = rtrim(mb_substr($piece, 0, $end)).(preg_match('/^(?:e?s)\b/iu', mb_substr($piece, $end), $s) === 1 ? $s[0] : '');
 
-        return [$typed, trim(preg_replace('/^\s*(?:of\s+)?/iu', '', mb_substr($piece, mb_strlen($typed))) ?? '')];
+        $rest = trim(preg_replace('/^\s*(?:of\s+)?/iu', '', mb_substr($piece, mb_strlen($typed))) ?? '');
+        // "6 bay leaves": what is counted is part of its name.
+        if ($rest === '' && $known !== null && str_ends_with($piece, $count[2])) {
+            $many = trim(mb_substr($piece, 0, -mb_strlen($count[2])));
+
+            return [trim($many.' '.mb_substr($typed, mb_stripos($typed, $each['word']) ?: 0)), $count[2]];
+        }
+
+        return [$typed, $rest];
     }
 }

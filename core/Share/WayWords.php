@@ -44,7 +44,8 @@ final class WayWords
     {
         $sun = '(?:any\s+)?(?:(?:the|direct|full|strong|bright|hot)\s+)*sun(?:light|shine)?\b';
         $out =
-            '/\b(?:kept?\s+)?(?:out\s+of|away\s+from|not\s+in|never\s+in|no|without|avoid(?:ing)?|protect(?:ed)?\s+(?:it\s+)?from|'.
+            '/\b(?:kept?\s+)?(?:(?:do\s+not|don[’\']?t|never)\s+(?:(?:put|leave|stand|set|keep|place)\s+)?(?:(?:it|the\s+jar|them)\s+)?in|'.
+            'out\s+of|away\s+from|not\s+in|never\s+in|no|without|avoid(?:ing)?|protect(?:ed)?\s+(?:it\s+)?from|'.
             "shaded\\s+from)\\s+{$sun}(?![\\s-]*dried)/iu";
         $said = preg_replace($out, 'in the dark', $text, -1, $many) ?? $text;
 

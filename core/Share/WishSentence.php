@@ -17,6 +17,8 @@ use Kettle\Recipe\Kitchen;
  */
 final class WishSentence
 {
+    private const COUNTED = '(?:sprigs?|heads?|cloves?|bunch(?:es)?|handfuls?|pods?|leaves)';
+
     private const MOST_UNREAD = 12;
 
     /** A strength in per cent beyond these is of something else: common practice, no source. */
@@ -91,6 +93,10 @@ final class WishSentence
         // "For the market: calendula 20 g" is of the calendula; "1 cup of olive over 30 g of thyme" is of both.
         $text = preg_replace('/(\bfor\s[^:;,.]*):\s+(?=.*\p{L}{3})/iu', '$1; ', $text) ?? $text;
         $text = preg_replace('/\bover\s+(?=\d[\d.\/]*\s*'.SaidAmount::MEASURES.')/iu', ', ', $text) ?? $text;
+        // "Rosemary 3 sprigs 250 ml olive": what is counted has no more to its amount.
+        $text =
+            preg_replace('/(\d\s+'.self::COUNTED.')\s+(?=\d[\d.\/]*\s*'.SaidAmount::MEASURES.'\s+\p{L})/iu', '$1, ', $text) ??
+            $text;
         $asked = $this->words->amounts->asked($text);
         $text = str_replace(array_keys($asked), ' ', $text);
         $this->left = new Remainder((new OfEach($this->cupboard))->apart($text, ', '));
@@ -165,7 +171,11 @@ final class WishSentence
         return [
             'wish' => $wish,
             'unread' => $unread,
-            'guesses' => [...$this->asides, ...$guesses, ...(new MeantNames($this->cupboard))->of($unread, $wish['oils'])],
+            'guesses' => [
+                ...$this->asides,
+                ...$guesses,
+                ...(new MeantNames($this->cupboard))->of(array_diff($unread, $denied->unread), $wish['oils']),
+            ],
         ];
     }
 

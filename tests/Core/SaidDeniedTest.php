@@ -20,18 +20,31 @@ it('takes nothing that is denied, and marks it', function (string $said, array $
     ['not a pint jar', [], ['not a pint jar']],
     ['not coconut', [], ['not coconut']],
     ['not fresh', [], ['not fresh']],
+    // What is not to be done is not done.
+    ["I don't want it in the fridge", [], ["I don't want it in the fridge"]],
+    ["don't strain twice", [], ["don't strain twice"]],
+    ['never put it near a slow cooker', [], ['never put it near a slow cooker']],
+    ['keep out of the slow cooker', [], ['keep out of the slow cooker']],
+    ["that isn't fresh", [], ['that', 'not fresh']],
+    ["and I don't have jojoba", [], ['no jojoba']],
+    ['but please make it strong', [], ['strong']],
+    // What is said with "do not" and has a word of its own is that.
+    ["don't squeeze it", ['way' => 'drained'], []],
+    ['without squeezing', ['way' => 'drained'], []],
+    ['do not strain it', ['strained' => 'never'], []],
+    ["don't heat it", ['method' => 'cold'], []],
     // What is read with "not" stays as it was.
     ['not squeezed', ['way' => 'drained'], []],
     ['not strained', ['strained' => 'never'], []],
 ]);
 
-it('takes what is not dried for fresh, and says so', function () {
-    $read = Support::sentence('calendula in olive, not dried');
+it('takes what is not dried for fresh, and says so', function (string $said) {
+    $read = Support::sentence("calendula in olive, {$said}");
     expect($read['wish']['herbs'])
         ->toBe([['id' => 'calendula', 'state' => 'fresh']])
         ->and($read['guesses'])
         ->toContain('“not dried” is taken as fresh.');
-});
+})->with(['not dried', 'undried', "isn't dried", 'is not dried']);
 
 it('stands in the dark where it is out of the sun', function (string $said, ?string $method) {
     expect(Support::sentence("calendula in olive, {$said}")['wish']['method'] ?? null)
@@ -40,6 +53,8 @@ it('stands in the dark where it is out of the sun', function (string $said, ?str
         ->toBe($method);
 })->with([
     ['4 weeks out of the sun', 'cold'],
+    ["4 weeks, and don't put it in the sun", 'cold'],
+    ['4 weeks, never stand it in direct sunlight', 'cold'],
     ['4 weeks away from direct sunlight', 'cold'],
     ['4 weeks, not in the sun', 'cold'],
     ['on a windowsill out of direct sun for 4 weeks', 'cold'],
@@ -55,6 +70,7 @@ it('is made by no way that is denied', function (string $said, ?string $method, 
 })->with([
     ['no slow cooker', null, '“no slow cooker” is heeded'],
     ['I don’t have a double boiler', null, 'double boiler” is heeded'],
+    ['don’t use the slow cooker', null, '“no slow cooker” is heeded'],
     ['slow cooker instead of a double boiler', 'slow-cooker', '“instead of a double boiler” is heeded'],
     ['slow cooker', 'slow-cooker', null],
 ]);
