@@ -27,10 +27,11 @@ final readonly class SaidDenied
 
     /** What is said with "do not" and is known the other way round, each by the words it is known by. */
     private const OTHERWISE = [
+        '/\bnever\s+(?:heat|warm|cook)(?:ed)?\b/iu' => 'unheated',
         '/\b(?:is|are|was|were)(?:\s+not|n[’\']?t)\b/iu' => 'not',
         '/\b(?:i\s+)?'.self::DO_NOT.'\s+(?:have|own|use)\s+(?:(?:an?|the|my|any)\s+)?(?=\p{L})/iu' => 'no ',
-        '/\b(?:'.self::DO_NOT.'\s+squeeze|(?:without|no)\s+squeezing)(?:\s+(?:it|the\s+herbs?))?\b/iu' => 'not squeezed',
-        '/\b(?:'.self::DO_NOT.'\s+strain|(?:without|no)\s+straining)(?:\s+it)?\b(?!\s+twice)/iu' => 'not strained',
+        '/\b(?:'.self::DO_NOT.'\s+squeezed?|(?:without|no)\s+squeezing)(?:\s+(?:it|the\s+herbs?))?\b/iu' => 'not squeezed',
+        '/\b(?:'.self::DO_NOT.'\s+strain(?:ed)?|(?:without|no)\s+straining)(?:\s+it)?\b(?!\s+twice)/iu' => 'not strained',
     ];
 
     /** What is not to be done, to the end of what is said in one breath; not to heat it is a way of its own. */

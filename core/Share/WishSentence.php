@@ -21,11 +21,6 @@ final class WishSentence
 
     private const MOST_UNREAD = 12;
 
-    /** A strength in per cent beyond these is of something else: common practice, no source. */
-    private const WEAKEST_PERCENT = 2;
-
-    private const STRONGEST_PERCENT = 50;
-
     /** A day further off than this is of something else: common practice, no source. */
     private const NEAR_DAYS = 200;
 
@@ -118,7 +113,8 @@ final class WishSentence
                 '(?:\s+to\s+|\s*,\s*(?:and\s+)?|\s+and\s+)\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
                 '\d+(?:\.\d+)?\s+parts?\s+to\s+\d+(?:\.\d+)?\s+parts?',
         );
-        $wish = [...$byJar, ...$this->days(), ...$heeds, ...$this->practice(), ...$this->ratio($parts[0] ?? null)];
+        $ratio = new SaidRatio($this->words, $this->oils);
+        $wish = [...$byJar, ...$this->days(), ...$heeds, ...$this->practice(), ...$ratio->in($this->left, $parts[0] ?? null)];
         $noJar = $this->amount->jarOfNoSize($this->left);
         $noJar === null || ($this->asides[] = SaidAmount::noJar($noJar));
         $wish += $this->amount->howMuch($this->left);
@@ -172,9 +168,10 @@ final class WishSentence
             'wish' => $wish,
             'unread' => $unread,
             'guesses' => [
+                ...$ratio->told,
                 ...$this->asides,
                 ...$guesses,
-                ...(new MeantNames($this->cupboard))->of(array_diff($unread, $denied->unread), $wish['oils']),
+                ...(new MeantNames($this->cupboard))->of(array_values(array_diff($unread, $denied->unread)), $wish['oils']),
             ],
         ];
     }
@@ -329,64 +326,6 @@ final class WishSentence
         };
 
         return $said;
-    }
-
-    /**
-     * @param  ?string  $parts of herb and of oil, where they are told in parts
-     * @return array<string, string>
-     */
-    private function ratio(?string $parts): array
-    {
-        if ($parts !== null && preg_match('/^([\d.]+)\D+([\d.]+)/', $parts, $m) === 1) {
-            return ['ratio' => "{$m[1]}:{$m[2]} v/v"];
-        }
-        $m = $this->left->take(
-            '(?:at\s+(?:a\s+ratio\s+of\s+)?)?(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
-                '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:h|hours?|days?|weeks?|months?|min|'.
-                SaidAmount::MEASURES.
-                '))',
-        );
-
-        if ($m !== null && (float) $m[1] > (float) $m[2]) {
-            // Of herb there is never more than of oil: it is of two herbs, or the other way round.
-            $this->asides[] = sprintf('“%s” would be more herb than oil. Say how much herb to how much oil: 1:5.', trim($m[0]));
-
-            return [];
-        }
-
-        return $m === null ? $this->strength() : ['ratio' => $m[1].':'.$m[2].WrittenAmounts::measuredBy($m[3] ?? '')];
-    }
-
-    /**
-     * "10 % calendula", "a 20 % w/v infusion": so much herb to a hundred of oil. The share of an oil, or of what goes in when it
-     * is strained, is none, nor are shares of several things.
-     *
-     * @return array{}|array{ratio: string}
-     */
-    private function strength(): array
-    {
-        $share = '/(\d{1,2}(?:\.\d+)?)\s*%(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?/iu';
-        if (preg_match_all($share, $this->left->text, $all, PREG_OFFSET_CAPTURE) !== 1) {
-            return [];
-        }
-        [[$said, $at]] = $all[0];
-        [$before] = array_reverse(preg_split('/[;,.]/u', substr($this->left->text, 0, $at)) ?: ['']);
-        [$after] = preg_split('/[;,.]|\b(?:in|with|and)\b/u', substr($this->left->text, $at + strlen($said))) ?: [''];
-        $percent = (float) $all[1][0][0];
-        $ofHerb =
-            preg_match('/^\s*(?:strength|infusion)\b/iu', $after) === 1 ||
-            ($this->words->knownHerb(trim($after) ?: $before) !== null &&
-                ! $this->oils->isNone($after) &&
-                ! $this->oils->isOil(trim($after) ?: $before));
-        if (! $ofHerb || $percent < self::WEAKEST_PERCENT || $percent > self::STRONGEST_PERCENT) {
-            return [];
-        }
-        $this->left->text = substr_replace($this->left->text, ' ', $at, strlen($said));
-        $this->left->take('strength');
-        $parts = (string) round(100 / $percent, 1);
-        $this->asides[] = sprintf('“%s” is taken as 1 part of herb to %s of oil.', trim($said), $parts);
-
-        return ['ratio' => "1:{$parts}".WrittenAmounts::measuredBy($all[2][0][0] ?? '')];
     }
 
     /** @return array<string, string> */

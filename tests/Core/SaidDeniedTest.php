@@ -33,6 +33,8 @@ it('takes nothing that is denied, and marks it', function (string $said, array $
     ['without squeezing', ['way' => 'drained'], []],
     ['do not strain it', ['strained' => 'never'], []],
     ["don't heat it", ['method' => 'cold'], []],
+    ['never heated', ['method' => 'cold'], []],
+    ['never squeezed', ['way' => 'drained'], []],
     // What is read with "not" stays as it was.
     ['not squeezed', ['way' => 'drained'], []],
     ['not strained', ['strained' => 'never'], []],

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+/** How much herb to how much oil, as a sentence says it: "1:5 w/v", "1 part to 4 parts", "a 20 % infusion". */
+final class SaidRatio
+{
+    /** A strength in per cent beyond these is of something else: common practice, no source. */
+    private const WEAKEST_PERCENT = 2;
+
+    private const STRONGEST_PERCENT = 50;
+
+    /** @var list<string> what is told of it */
+    public array $told = [];
+
+    public function __construct(private readonly RecipeWords $words, private readonly SaidOils $oils) {}
+
+    /**
+     * @param  ?string  $parts of herb and of oil, where they are told in parts
+     * @return array<string, string>
+     */
+    public function in(Remainder $left, ?string $parts): array
+    {
+        if ($parts !== null && preg_match('/^([\d.]+)\D+([\d.]+)/', $parts, $m) === 1) {
+            return ['ratio' => "{$m[1]}:{$m[2]} v/v"];
+        }
+        $m = $left->take(
+            '(?:at\s+(?:a\s+ratio\s+of\s+)?)?(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
+                '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:h|hours?|days?|weeks?|months?|min|'.
+                SaidAmount::MEASURES.
+                '))',
+        );
+
+        if ($m !== null && (float) $m[1] > (float) $m[2]) {
+            // Of herb there is never more than of oil: it is of two herbs, or the other way round.
+            $this->told[] = sprintf('“%s” would be more herb than oil. Say how much herb to how much oil: 1:5.', trim($m[0]));
+
+            return [];
+        }
+
+        return $m === null ? $this->strength($left) : ['ratio' => $m[1].':'.$m[2].WrittenAmounts::measuredBy($m[3] ?? '')];
+    }
+
+    /**
+     * "10 % calendula", "a 20 % w/v infusion": so much herb to a hundred of oil. The share of an oil, or of what goes in when it
+     * is strained, is none, nor are shares of several things.
+     *
+     * @return array{}|array{ratio: string}
+     */
+    private function strength(Remainder $left): array
+    {
+        $share = '/(\d{1,2}(?:\.\d+)?)\s*%(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?/iu';
+        if (preg_match_all($share, $left->text, $all, PREG_OFFSET_CAPTURE) !== 1) {
+            return [];
+        }
+        [[$said, $at]] = $all[0];
+        [$before] = array_reverse(preg_split('/[;,.]/u', substr($left->text, 0, $at)) ?: ['']);
+        [$after] = preg_split('/[;,.]|\b(?:in|with|and)\b/u', substr($left->text, $at + strlen($said))) ?: [''];
+        $percent = (float) $all[1][0][0];
+        $ofHerb =
+            preg_match('/^\s*(?:strength|infusion)\b/iu', $after) === 1 ||
+            ($this->words->knownHerb(trim($after) ?: $before) !== null &&
+                ! $this->oils->isNone($after) &&
+                ! $this->oils->isOil(trim($after) ?: $before));
+        if (! $ofHerb || $percent < self::WEAKEST_PERCENT || $percent > self::STRONGEST_PERCENT) {
+            return [];
+        }
+        $left->text = substr_replace($left->text, ' ', $at, strlen($said));
+        $left->take('strength');
+        $parts = (string) round(100 / $percent, 1);
+        $this->told[] = sprintf('“%s” is taken as 1 part of herb to %s of oil.', trim($said), $parts);
+
+        return ['ratio' => "1:{$parts}".WrittenAmounts::measuredBy($all[2][0][0] ?? '')];
+    }
+}
