@@ -186,6 +186,12 @@ final readonly class Method
         return null;
     }
 
+    /** The school of that id, or the one to begin with where none is named. */
+    public function variantOrPlainest(?string $id): Variant
+    {
+        return $id === null ? $this->plainest() : $this->variant($id);
+    }
+
     private function plainest(): Variant
     {
         foreach ($this->variants as $variant) {

@@ -22,10 +22,9 @@ final readonly class AmountReader
         '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|'.'\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
 
     /** What is said of an amount that is not weighed to the gram, and leaves it the amount that it is. */
-    private const SOME =
-        '\b(?:about|approx(?:imately)?|ca|circa|roughly|around|nearly|almost|'.
-        '(?:just|[a1]\s+(?:bit|little))\s+(?:over|under)|of|a\s+good)\b'.
-        '(?:\.(?=\s))?|\s(?:or\s+so|approx\.?)$';
+    public const ABOUT = 'about|approx(?:imately)?|ca|circa|roughly|around|nearly|almost|(?:just|[a1]\s+(?:bit|little))\s+(?:over|under)|a\s+good';
+
+    private const SOME = '\b(?:'.self::ABOUT.'|of)\b'.'(?:\.(?=\s))?|\s(?:or\s+so|approx\.?)$';
 
     private const SIGNS = [
         '¼' => 1 / 4,

@@ -19,7 +19,7 @@ final readonly class InfusingTime
         '(?:months?|weeks?|days?|d|hours?|hrs?|minutes?|mins?|h))\b/iu';
 
     /** "Prep: 10 min | Infuse: 4 weeks" is of two works, as are sentences. */
-    private const SENTENCE = '/(?<=[.!;])\s+|\s+[|•·]\s+/u';
+    private const SENTENCE = '/(?<=[.!;])(?<!\bmax\.)\s+|\s+[|•·]\s+/iu';
 
     /** "Wilt for 12 hours, then infuse for 4 weeks" is, too. */
     private const CLAUSE =
@@ -44,6 +44,12 @@ final readonly class InfusingTime
         '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|'.
         'less\s+than|maximum(?:\s+of)?|max\.?|at\s+most|up\s+to)\s+(?:about\s+)?\d/iu';
 
+    /** A warmth it is not to go over: "never above 50 °C", "max 45 °C". "Not below 40 °C" is none. */
+    private const MOST =
+        '/(?:\b(?:not|never|avoid\w*|without)|n[’\']t)\b[^,;]*\b(?:above|over|past|beyond|exceed\w*|hotter|warmer|more|higher)\b[^,;]*\d{2,3}|'.
+        '(?<!\bnot\s)(?<!\bnever\s)\b(?:under|below|less\s+than|maximum(?:\s+of)?|max\.?|at\s+most|up\s+to|'.
+        'no\s+(?:more|hotter|warmer|higher)\s+than)\s+(?:about\s+)?\d{2,3}/iu';
+
     /** A sentence that does not say what it is about may be of the infusing; one that does goes before it. */
     private const MAYBE = 1;
 
@@ -63,6 +69,7 @@ final readonly class InfusingTime
      * @param  string  $typed as it is written
      * @param  string  $line where it stands
      * @param  string  $warmLine where the warmth stands
+     * @param  ?float  $mostC how warm it is to be at the most
      */
     private function __construct(
         public ?float $hours,
@@ -70,17 +77,21 @@ final readonly class InfusingTime
         public string $line,
         public ?float $celsius,
         public string $warmLine,
+        public ?float $mostC,
     ) {}
 
     /** @param  list<string>  $lines */
     public static function of(array $lines, RecipeWords $words): self
     {
-        [$best, $hours, $typed, $at, $celsius, $warmAt] = [0, null, '', '', null, ''];
+        [$best, $hours, $typed, $at, $celsius, $warmAt, $mostC] = [0, null, '', '', null, '', null];
         foreach ($lines as $line) {
             foreach (preg_split(self::SENTENCE, $line) ?: [] as $sentence) {
                 $warm = $words->warmth($sentence);
                 if ($celsius === null && $warm !== null && preg_match(self::LIMIT, $sentence) !== 1) {
                     [$celsius, $warmAt] = [$warm, $line];
+                }
+                if ($warm !== null && preg_match(self::MOST, $sentence) === 1 && ! self::isOtherWarmth($sentence)) {
+                    $mostC = min($mostC ?? $warm, $warm);
                 }
                 foreach (self::times($sentence) as [$before, $said, $clause]) {
                     $said = self::inWeeks($said);
@@ -93,7 +104,7 @@ final readonly class InfusingTime
             }
         }
 
-        return new self($hours, $typed, $at, $celsius, $warmAt);
+        return new self($hours, $typed, $at, $celsius, $warmAt, $mostC);
     }
 
     /** "For a year", "half a year": so many months. What keeps for a year, or is a year old, stands no year in its oil. */
@@ -106,6 +117,12 @@ final readonly class InfusingTime
             ['for 6 months', 'for 12 months'],
             $text,
         ) ?? $text;
+    }
+
+    /** How warm the herb is dried or the bottle kept, and no warmth of the infusing. */
+    private static function isOtherWarmth(string $sentence): bool
+    {
+        return preg_match('/\b(?:dry|dries|dried|drying|dehydrat\w*|store\w*|bottle\w*|fridge)\b/iu', $sentence) === 1;
     }
 
     /** A month is no fixed time: so many weeks are the nearest. What is not in months stays as it is. */

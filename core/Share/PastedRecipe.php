@@ -393,6 +393,6 @@ final class PastedRecipe
     /** @param  list<string>  $lines of the whole recipe */
     private function wayOf(array $lines): RecipeWay
     {
-        return new RecipeWay($this->methods, $this->kitchen, InfusingTime::of($lines, $this->words));
+        return new RecipeWay($this->methods, $this->kitchen, InfusingTime::of($lines, $this->words), RecipeWay::isDrained($lines));
     }
 }

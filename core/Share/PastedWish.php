@@ -24,6 +24,9 @@ final readonly class PastedWish
 
     public const ANY_OIL = [['name' => 'oil']];
 
+    /** Degrees so near are the same. */
+    private const SAME_C = 0.5;
+
     private const METRIC = '/\d\s*'.UnitWords::METRIC.'\b/iu';
 
     private const CUSTOMARY = '/\d\s*(?:'.UnitWords::HOUSEHOLD.'|(?<![\d.]\d|[\d.]\d\s)c\.)(?!\p{L})/iu';
@@ -106,9 +109,57 @@ final readonly class PastedWish
             $wish['method'] = $this->way->method->id;
             $wish += $this->way->school === null ? [] : ['school' => $this->way->school->id];
         }
+        if ($this->way->isDrained) {
+            $wish['way'] = 'drained';
+            $notes[] = 'It is not squeezed.';
+        }
         $wish = $this->inParts($this->inAJar($wish, $notes), $notes);
 
-        return $this->way->time->hours === null && $this->way->time->celsius === null ? $wish : $this->timed($wish, $notes);
+        $timed = $this->way->time->hours === null && $this->way->time->celsius === null ? $wish : $this->timed($wish, $notes);
+
+        return $this->notOver($timed, $notes);
+    }
+
+    /** Whether a school is meant to be warmer than it is to be at the most. */
+    private function isOver(Variant $school): bool
+    {
+        return $this->way->time->mostC !== null && $school->targetC > $this->way->time->mostC + self::SAME_C;
+    }
+
+    /**
+     * "Never above 40 °C" is heeded: a school that is hotter gives way to one that is not.
+     *
+     * @param  array<string, mixed>  $wish
+     * @param  list<string>  $notes
+     * @return array<string, mixed>
+     */
+    private function notOver(array $wish, array &$notes): array
+    {
+        $mostC = $this->way->time->mostC;
+        $method = is_string($wish['method'] ?? null) ? $this->methods->method($wish['method']) : null;
+        if ($mostC === null || $method === null || ! $method->heated || isset($wish['warmth'])) {
+            return $wish;
+        }
+        $school = $method->variantOrPlainest(is_string($wish['school'] ?? null) ? $wish['school'] : null);
+        if ($school->targetC === null || ($school->ceilingC ?? $school->targetC) <= $mostC + self::SAME_C) {
+            return $wish;
+        }
+        $most = $this->kitchen->warmth($mostC);
+        if (! $this->isOver($school)) {
+            $notes[] = sprintf(
+                'It is not to go over %s: %s, %s lets it go somewhat further. Watch it.',
+                $most,
+                $method->name,
+                $school->name,
+            );
+
+            return $wish;
+        }
+        unset($wish['school']);
+        $wish['warmth'] = round($mostC, 1).' C';
+        $notes[] = sprintf('It is not to go over %s, and is planned no warmer than that.', $most);
+
+        return $wish;
     }
 
     /**
@@ -121,6 +172,13 @@ final readonly class PastedWish
     private function timed(array $wish, array &$notes): array
     {
         $celsius = $this->way->time->celsius;
+        if ($celsius !== null && $this->way->method?->has(Method::POURED_HOT) === true) {
+            $notes[] = sprintf('“%s” is taken as how hot the oil is poured.', $this->kitchen->warmth($celsius));
+            $celsius = null;
+            if ($this->way->time->hours === null) {
+                return ['method' => $this->way->method->id] + $wish;
+            }
+        }
         if (
             $celsius !== null &&
             ! $this->way->isSaid &&
@@ -141,8 +199,9 @@ final readonly class PastedWish
         $wish['method'] = $method->id;
         $nearest = $this->nearest($method, $celsius);
         $said = implode(', ', array_filter([$this->way->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));
-        $tooHot = $celsius !== null && $nearest->ceilingC !== null && $celsius > $nearest->ceilingC + 0.5;
+        $tooHot = $celsius !== null && $nearest->ceilingC !== null && $celsius > $nearest->ceilingC + self::SAME_C;
         $school = $tooHot ? $nearest : $method->schoolOf($this->way->time->hours, $celsius);
+        $school = $school !== null && $this->isOver($school) ? null : $school;
         if ($school !== null) {
             $wish['school'] = $school->id;
             $at = $celsius === null || $school->targetC === null ? '' : ', at '.$this->kitchen->warmth($school->targetC);
@@ -270,7 +329,8 @@ final readonly class PastedWish
         $apart = fn (Variant $school): float => ($hours === null ? 0.0 : abs(log($school->usualH / $hours))) +
             ($celsius === null || $school->targetC === null
                 ? 0.0
-                : abs($school->targetC - $celsius) / 10 + ($school->ceilingC !== null && $celsius > $school->ceilingC + 0.5 ? 5.0 : 0.0));
+                : abs($school->targetC - $celsius) / 10 +
+                    ($school->ceilingC !== null && $celsius > $school->ceilingC + self::SAME_C ? 5.0 : 0.0));
         $schools = $method->variants;
         usort($schools, fn (Variant $a, Variant $b) => $apart($a) <=> $apart($b));
 

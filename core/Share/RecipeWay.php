@@ -21,8 +21,25 @@ final class RecipeWay
     /** Whether it is named, and not only waited for. */
     public bool $isSaid = false;
 
-    /** @param  InfusingTime  $time how long and how warm, of all the lines */
-    public function __construct(private readonly Methods $methods, private readonly Kitchen $kitchen, public readonly InfusingTime $time) {}
+    /** "Strain, don't squeeze", "let it drip through without pressing". */
+    private const NOT_SQUEEZED = '/(?:\b(?:do\s+not|never|without|no)|n[’\']t)\s+(?:squeez(?:e|ing)|press(?:ing)?|wring(?:ing)?)\b/iu';
+
+    /**
+     * @param  InfusingTime  $time how long and how warm, of all the lines
+     * @param  bool  $isDrained whether it is left to drip, and not squeezed
+     */
+    public function __construct(
+        private readonly Methods $methods,
+        private readonly Kitchen $kitchen,
+        public readonly InfusingTime $time,
+        public readonly bool $isDrained = false,
+    ) {}
+
+    /** @param  list<string>  $lines of the whole recipe */
+    public static function isDrained(array $lines): bool
+    {
+        return preg_grep(self::NOT_SQUEEZED, $lines) !== [];
+    }
 
     /**
      * "1 L olive oil, slow cooker 6 hours": what is done stands beside what it is done with.

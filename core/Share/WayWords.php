@@ -17,7 +17,7 @@ final class WayWords
             '(?:warm|bright|south(?:ern|[\s-]facing)?)\s+window)\b/i',
         'incubator' => '/\byogh?urt(?:\s*maker)?|\bincubator/i',
         'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
-        'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+hot/i',
+        'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+(?:the\s+)?hot\s+oil|pour(ed)?\s+hot/i',
         'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|(?:do\s+not|don[’\']t)\s+(?:heat|warm)|'.
             'without\s+(?:any\s+)?heat|unheated)\b/i',
     ];

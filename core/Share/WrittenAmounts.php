@@ -7,6 +7,7 @@ namespace Kettle\Share;
 use Kettle\Material\Counts;
 use Kettle\Measure\Amount;
 use Kettle\Measure\AmountException;
+use Kettle\Measure\AmountReader;
 use Kettle\Measure\Kind;
 use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
@@ -16,6 +17,10 @@ final readonly class WrittenAmounts
 {
     /** Of what a stranger writes nobody knows whether "15.500 g" is a thousand's point. */
     private const THOUSANDS_POINT = '/(?<![\d.,])[1-9]\d{0,2}\.\d00\s*(?:ml|g|gr|grams?|millilit\p{L}*)\b/iu';
+
+    /** What stands before an amount that is not to the gram. */
+    private const ABOUT =
+        '/^(?:'.AmountReader::ABOUT.')\b\.?\s+(?=[\d½¼¾⅓⅔⅛⅜⅝⅞.]|(?:an?|half|one|two|three|four|five|six|eight|ten|twelve)\b)/iu';
 
     public function __construct(private Kitchen $kitchen) {}
 
@@ -27,7 +32,7 @@ final readonly class WrittenAmounts
      */
     public function amount(string $line): array
     {
-        $line = Counts::inFigures(trim(preg_replace('/^(?:about|approx(?:imately|\.)?|ca\.?|circa|roughly)\s+/iu', '', $line) ?? $line));
+        $line = Counts::inFigures(trim(preg_replace(self::ABOUT, '', $line) ?? $line));
         if (preg_match('/^[\d½¼¾⅓⅔⅛⅜⅝⅞.]/u', $line) !== 1) {
             return [null, '', $line, null];
         }
@@ -59,7 +64,7 @@ final readonly class WrittenAmounts
     /** @return array{float, float, string}|null the least and most of a bare number a line begins with, and what comes after it */
     public function count(string $line): ?array
     {
-        $line = Counts::inFigures($line);
+        $line = Counts::inFigures(preg_replace(self::ABOUT, '', $line) ?? $line);
         $number = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:\.\d+)?\s*[½¼¾⅓⅔]?|[½¼¾⅓⅔])';
         if (preg_match("/^({$number})(?:\s*(?:-|–|to|or)\s*({$number}))?\s+(\\p{L}.*)$/iu", $line, $m) !== 1) {
             return null;
