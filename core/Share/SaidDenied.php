@@ -38,7 +38,7 @@ final readonly class SaidDenied
     private const NOT_DONE =
         '/\b(?:i\s+)?'.
         self::DO_NOT.
-        '\s+(?!heat|warm|cook)\p{L}[^,;.]*?(?=\s*(?:[,;.]|\b(?:and|but|then|just|only)\s|$))|'.
+        '\s+(?!heat|warm|cook)(?![^,;]*\d{2,3}\s*(?:°|º|deg\p{L}*)?\s*[CF]\b)\p{L}[^,;.]*?(?=\s*(?:[,;.]|\b(?:and|but|then|just|only)\s|$))|'.
         '\bkeep\s+(?:it\s+)?(?:out\s+of|off|away\s+from)\s+(?!(?:the\s+|direct\s+|full\s+|strong\s+)*(?:sun|light|heat))'.
         '(?:an?|the|my|our)\s+\p{L}+(?:\s+(?:jar|boiler|cooker|bath|maker))?/iu';
 

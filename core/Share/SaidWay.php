@@ -14,6 +14,14 @@ use Kettle\Recipe\Kitchen;
 /** By which way a typed wish is made: the method, how long and how warm, or a school that has both. */
 final readonly class SaidWay
 {
+    /** How warm it is to be at the most: "never above 40 °C", "max 104 F". How warm the herb was dried is none. */
+    private const MOST =
+        '(?:(?:please\s+)?(?:do\s+not|don[’\']?t|never|not|no)\s+(?:(?:to|let|heat|warm|go|get|take|it|be)\s+)*'.
+        '(?:above|over|past|beyond|exceed(?:ing)?|(?:hotter|warmer|higher|more)\s+than)|'.
+        '(?:(?:keep|kept|hold|held)\s+(?:it\s+)?)?(?:at\s+)?(?<!not\s)(?<!never\s)(?<!dried\s)(?<!dry\s)'.
+        '(?:under|below|less\s+than|max(?:imum)?\.?(?:\s+of)?|at\s+(?:the\s+)?most|up\s+to))'.
+        '\s+(?:about\s+)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])';
+
     public function __construct(private Methods $methods, private Kitchen $kitchen, private RecipeWords $words) {}
 
     /**
@@ -21,6 +29,44 @@ final readonly class SaidWay
      * @return array{way: array<string, string>, guesses: list<string>} the method, its hours and its warmth, and what was taken for it
      */
     public function in(Remainder $left, ?OwnSchool $own): array
+    {
+        $most = $left->take(self::MOST);
+        $read = $this->asSaid($left, $own);
+
+        return $most === null || $own !== null ? $read : $this->notOver($read, $most);
+    }
+
+    /**
+     * @param  array{way: array<string, string>, guesses: list<string>}  $read
+     * @param  array<string>  $most as it is said, so many degrees, and of which
+     * @return array{way: array<string, string>, guesses: list<string>}
+     */
+    private function notOver(array $read, array $most): array
+    {
+        ['way' => $way, 'guesses' => $guesses] = $read;
+        $celsius = strtoupper($most[2]) === 'F' ? (((float) $most[1] - 32) * 5) / 9 : (float) $most[1];
+        $warmth = $most[1].' '.strtoupper($most[2]);
+        $guesses[] = sprintf('“%s” is heeded: it is planned no warmer.', trim($most[0]));
+        if ($way === []) {
+            $method = $this->methods->plainest(true);
+            $guesses[] = sprintf('By which way is not said: %s is a guess.', $method->name);
+
+            return ['way' => ['method' => $method->id, 'warmth' => $warmth], 'guesses' => $guesses];
+        }
+        $method = $this->methods->method($way['method']);
+        $school = $method->variantOrPlainest($way['school'] ?? null);
+        if (! $method->heated || isset($way['warmth']) || $school->targetC === null || $school->targetC <= $celsius) {
+            return ['way' => $way, 'guesses' => $guesses];
+        }
+        // By its hours it was that school: they stay.
+        $hours = isset($way['school']) ? ['hours' => $school->usualH.' h'] : [];
+        unset($way['school']);
+
+        return ['way' => [...$way, ...$hours, 'warmth' => $warmth], 'guesses' => $guesses];
+    }
+
+    /** @return array{way: array<string, string>, guesses: list<string>} as it is said, whatever it is to be at the most */
+    private function asSaid(Remainder $left, ?OwnSchool $own): array
     {
         $guesses = [];
         $denied = WayWords::denied($left->text);

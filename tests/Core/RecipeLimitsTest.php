@@ -70,3 +70,22 @@ it('reads an amount that is not to the gram', function (string $line, array $her
     ['Around 2 cups dried nettle', ['id' => 'nettle-leaf', 'state' => 'dried', 'amount' => '2 cups']],
     ['Roughly 2 handfuls of fresh plantain leaves', ['id' => 'plantain-leaf', 'state' => 'fresh', 'amount' => '40 g']],
 ]);
+
+it('is planned no warmer than a sentence lets it be', function (string $said, array $way) {
+    $read = Support::sentence("calendula in olive, {$said}");
+    expect(array_diff_key($read['wish'], ['herbs' => 1, 'oils' => 1]))
+        ->toBe($way)
+        ->and($read['unread'])
+        ->toBe([])
+        ->and(implode(' ', $read['guesses']))
+        ->toContain('is heeded: it is planned no warmer.');
+})->with([
+    // By its hours it would be the usual, at 49 °C.
+    ['slow cooker 8 hours, never above 40 C', ['method' => 'slow-cooker', 'hours' => '8 h', 'warmth' => '40 C']],
+    ['slow cooker 8 hours, max 104 °F', ['method' => 'slow-cooker', 'hours' => '8 h', 'warmth' => '104 F']],
+    ['slow cooker 8 hours, not above 60 °C', ['method' => 'slow-cooker', 'school' => 'usual']],
+    ["don't let it go above 40 C, slow cooker", ['method' => 'slow-cooker', 'warmth' => '40 C']],
+    ['double boiler, keep under 45 °C', ['method' => 'double-boiler', 'warmth' => '45 C']],
+    ['in a dark cupboard for 4 weeks, under 25 °C', ['method' => 'cold', 'school' => 'four-weeks']],
+    ['no hotter than 50 C', ['method' => 'double-boiler', 'warmth' => '50 C']],
+]);
