@@ -21,6 +21,9 @@ final readonly class LotLines
 {
     public const MOST = 60;
 
+    /** "Honey 1 lb 4 oz" is one amount. */
+    private const POUNDS_BEHIND = '/^(.*?\p{L})\s+(\d[\d.,\/]*\s*(?:lbs?|pounds?)\s+\d[\d.\/]*\s*(?:oz|ounces?))$/iu';
+
     /** A day that could not be read, and how large each of several is. */
     private const NO_PLACE =
         '/\beach$|^(?:\d+|half\s+an?|an?)\s+(?:\p{L}+\s+)?'.
@@ -110,7 +113,9 @@ final readonly class LotLines
             $lot[$field] = $field === 'note' && isset($lot['note']) ? $lot['note'].'; '.$value : $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
-        $pieces = $this->pieces->of($this->byIngredient($this->twice->once(Names::withoutPoints(UnitWords::plain($line)))));
+        $pieces = $this->pieces->of(
+            $this->byIngredient($this->twice->once(Names::withoutPoints(UnitWords::plain(LotPieces::plain($line))))),
+        );
         $rest = [];
         foreach ($pieces as $at => $piece) {
             if ($this->known($piece, $lot, $put)) {
@@ -282,7 +287,8 @@ final readonly class LotLines
         $piece = trim(preg_replace('/\s+/u', ' ', preg_replace('/\b(?:dried|dry|wilted|fresh)$/iu', '', $piece) ?? $piece) ?? $piece);
         if (
             $amount === null &&
-            preg_match('/^(.*\p{L})\s+(\d[\d.,\/½¼¾]*(?:\s*(?:-|to)\s*\d[\d.,]*)?\s*\p{L}+(?:\s\p{L}{1,3})?)$/u', $piece, $m) === 1
+            (preg_match(self::POUNDS_BEHIND, $piece, $m) === 1 ||
+                preg_match('/^(.*\p{L})\s+(\d[\d.,\/½¼¾]*(?:\s*(?:-|to)\s*\d[\d.,]*)?\s*\p{L}+(?:\s\p{L}{1,3})?)$/u', $piece, $m) === 1)
         ) {
             $behind = $this->words->amounts->reading(trim($m[2]));
             [$amount, $typed, $rest] = $behind === null ? [$amount, $typed, $rest] : [$behind, trim($m[2]), $m[1]];

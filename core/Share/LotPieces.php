@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Kettle\Share;
 
 use Kettle\Material\Counts;
+use Kettle\Measure\AmountReader;
 use Kettle\Measure\Figures;
 use Kettle\Measure\UnitWords;
 
@@ -131,6 +132,15 @@ final readonly class LotPieces
 
         // Last, when what was written behind it stands by itself.
         return array_map(fn (string $piece) => preg_replace(self::STANDS_IN_A, '$1', $piece) ?? $piece, $parted);
+    }
+
+    /** "BBE 12/26" where no day is meant, and amounts that are not to the gram, without the words for that. */
+    public static function plain(string $line): string
+    {
+        $before = '/\b((?:'.self::BEST_BEFORE.')\.?:?\s*)(0?[1-9]|1[0-2])\s*[\/.]\s*(1[3-9]|[2-9]\d)(?![\/.\d])/iu';
+        $about = '/\b(?:'.AmountReader::ABOUT.')\b\.?\s+(?=\d)|(?<=\p{L})\s+approx(?:imately|\.)?(?=\s*(?:[,;]|$))/iu';
+
+        return preg_replace([$before, $about], ['$1$2/20$3', ''], $line) ?? $line;
     }
 
     /**

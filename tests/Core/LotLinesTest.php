@@ -359,3 +359,20 @@ it('takes the earlier of two days where a month stands with two figures, and mar
     ['bb 28 March', '2027-03-28', false],
     ['bb Mar 2028', '2028-03-31', false],
 ]);
+
+it('reads the month a bottle is good until, and what is not to the gram or is in pounds', function (string $line, array $lot) {
+    expect(lotLine($line))->toBe($lot);
+})->with([
+    // What has no such day is a month and a year.
+    ['olive oil 500 ml, BBE 12/26', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '500 ml', 'best_before' => '2026-12-31']],
+    [
+        'olive oil 500 ml best before 03/27',
+        ['kind' => 'carrier', 'material' => 'olive', 'amount' => '500 ml', 'best_before' => '2027-03-31'],
+    ],
+    ['olive oil 500 ml exp. 2.28', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '500 ml', 'best_before' => '2028-02-29']],
+    // It may be 3 April, or of the year 2004.
+    ['olive oil 500 ml bb 03/04', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '500 ml', 'note' => 'bb 03/04']],
+    ['beeswax approx 250g', ['kind' => 'wax', 'material' => 'beeswax', 'amount' => '250g']],
+    ['calendula 100g approx', ['kind' => 'herb', 'material' => 'calendula', 'amount' => '100g']],
+    ['honey 1 lb 4 oz', ['kind' => 'addition', 'material' => 'honey', 'amount' => '1 lb 4 oz']],
+]);
