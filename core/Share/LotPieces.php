@@ -138,7 +138,12 @@ final readonly class LotPieces
     public static function plain(string $line): string
     {
         $before = '/\b((?:'.self::BEST_BEFORE.')\.?:?\s*)(0?[1-9]|1[0-2])\s*[\/.]\s*(1[3-9]|[2-9]\d)(?![\/.\d])/iu';
-        $about = '/\b(?:'.AmountReader::ABOUT.')\b\.?\s+(?=\d)|(?<=\p{L})\s+approx(?:imately|\.)?(?=\s*(?:[,;]|$))/iu';
+        $about =
+            '/\b(?:'.
+            AmountReader::ABOUT.
+            ')\b\.?\s+(?=\d[\d.,]*\s*'.
+            UnitWords::ANY.
+            '(?!\p{L}))|(?<=\p{L})\s+approx(?:imately|\.)?(?=\s*(?:[,;]|$))/iu';
 
         return preg_replace([$before, $about], ['$1$2/20$3', ''], $line) ?? $line;
     }

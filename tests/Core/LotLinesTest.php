@@ -361,7 +361,7 @@ it('takes the earlier of two days where a month stands with two figures, and mar
 ]);
 
 it('reads the month a bottle is good until, and what is not to the gram or is in pounds', function (string $line, array $lot) {
-    expect(lotLine($line))->toBe($lot);
+    expect(lotLine($line)[0])->toBe($lot);
 })->with([
     // What has no such day is a month and a year.
     ['olive oil 500 ml, BBE 12/26', ['kind' => 'carrier', 'material' => 'olive', 'amount' => '500 ml', 'best_before' => '2026-12-31']],
