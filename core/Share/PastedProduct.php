@@ -227,7 +227,9 @@ final class PastedProduct
                     $written,
                 ) === 1;
             $asked = $this->words->amounts->asked($written);
-            $isThing = ! $isAmount && $this->recipe->isThing($written);
+            // "Cocoa butter - a knob" is of cocoa butter.
+            $named = preg_replace('/\s*(?:[,:(]|\s[-–—])\s*(?:an?|the|some)\s[^,:]*$/iu', '', $written) ?? $written;
+            $isThing = ! $isAmount && $this->recipe->isThing($named);
             $this->say(
                 $written,
                 $isAmount || $isThing ? 'unread' : 'step',

@@ -37,6 +37,11 @@ final readonly class RecipeLines
 
     private const SPOONS = 'mugs?|'.UnitWords::CUPS.'|'.UnitWords::SPOONS;
 
+    private const A_SPOON_BEHIND =
+        '/^(\p{L}[^:,\d]*?)\s*(?:[,:]|\s[-–—])\s*an?\s+((?:(?:heaped|heaping|rounded|level|scant|generous)\s+)?(?:'.
+        self::SPOONS.
+        '|cups?))$/iu';
+
     /** How many of them: "2", "a", or none before "heaped tablespoon". */
     private const OF_SPOONS = '((?:[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*|an?\s+|one\s+|two\s+|three\s+)?)';
 
@@ -69,7 +74,10 @@ final readonly class RecipeLines
     public function amountFirst(string $line): string
     {
         // The point behind a bracket ends the sentence, and nothing of the amount in it.
-        $line = $this->firstOf(self::asides(self::inFigures(preg_replace('/(?<=\))\.$/u', '', $line) ?? $line)));
+        $line = preg_replace('/(?<=\))\.$/u', '', $line) ?? $line;
+        // "Shea butter, a heaped tbsp".
+        $line = preg_replace(self::A_SPOON_BEHIND, '1 $2 $1', $line) ?? $line;
+        $line = $this->firstOf(self::asides(self::inFigures($line)));
         $verb =
             '/^(?:(?:for\s+(?:this|the|my|our)\s+(?:\p{L}+\s*){1,3},?\s+)?(?:you|we)(?:[’\']ll|\s+will)?\s+(?:need|use)(?:\s+about)?|'.
             self::MORE_OF_IT.

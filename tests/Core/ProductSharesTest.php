@@ -115,3 +115,14 @@ it('reads shares and parts in brackets, behind a name too', function (string $te
         ['oils' => [['id' => 'olive', 'amount' => '160 g']], 'waxes' => [['id' => 'beeswax', 'amount' => '40 g']]],
     ],
 ]);
+
+it('reads a spoon behind its name, and tells of what is named with no amount', function (string $line, string $as, array $made) {
+    $read = Support::product("Salve\n100 g olive oil\n{$line}");
+    expect($read->lines[2]['as'])->toBe($as)->and(array_diff_key($read->wish, ['product' => 1, 'oils' => 1]))->toBe($made);
+})->with([
+    ['shea butter, a heaped tbsp', 'butter', ['butters' => [['id' => 'shea', 'amount' => '1 tbsp']]]],
+    ['beeswax: a tablespoon', 'wax', ['waxes' => [['id' => 'beeswax', 'amount' => '1 tablespoon']]]],
+    ['cocoa butter - a knob', 'unread', []],
+    ['shea butter: a generous spoonful', 'unread', []],
+    ['Melt the wax - a minute is enough', 'step', []],
+]);
