@@ -278,7 +278,7 @@ final class PastedRecipe
                 $purpose === null && ! $step ? 'unread' : 'step',
                 $purpose === null
                     ? ($step
-                        ? 'A step; nothing new in it.'
+                        ? RecipeWay::saysOfStep($line)
                         : 'Nothing was made of it.')
                     : 'Taken as what it is for: '.$this->cupboard->purpose($purpose)->name.'.',
                 $purpose !== null,
@@ -385,7 +385,7 @@ final class PastedRecipe
         $this->got->say(
             $line,
             $said === [] ? 'step' : 'method',
-            $said === [] ? 'A step; nothing new in it.' : 'Taken as: '.implode(', ', $said).'.',
+            $said === [] ? RecipeWay::saysOfStep($line) : 'Taken as: '.implode(', ', $said).'.',
             $said !== [],
         );
     }

@@ -111,7 +111,6 @@ final readonly class PastedWish
         }
         if ($this->way->isDrained) {
             $wish['way'] = 'drained';
-            $notes[] = 'It is not squeezed.';
         }
         $wish = $this->inParts($this->inAJar($wish, $notes), $notes);
 

@@ -7,6 +7,7 @@ namespace Kettle\Share;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Names;
+use Kettle\Measure\AmountReader;
 use Kettle\Measure\Figures;
 use Kettle\Measure\Kind;
 use Kettle\Measure\UnitWords;
@@ -84,7 +85,9 @@ final readonly class RecipeLines
             '|take|use|add|pour|mix|combine|put|place|'.
             'infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|wash|rinse|warm|heat|'.
             'weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
-            '(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b)/iu';
+            '(?=(?:(?:'.
+            AmountReader::ABOUT.
+            ')\s+)?(?:[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b))/iu';
         $bare = preg_replace($verb, '', $line) ?? $line;
         [$amount, , $of] = $bare === $line ? [null, '', ''] : $this->words->amounts->amount($bare);
         // "Take a quart jar" is no ingredient.

@@ -35,6 +35,12 @@ final class RecipeWay
         public readonly bool $isDrained = false,
     ) {}
 
+    /** What is told of a step that says no way. */
+    public static function saysOfStep(string $line): string
+    {
+        return self::isDrained([$line]) ? 'Taken as: left to drip, and not squeezed.' : 'A step; nothing new in it.';
+    }
+
     /** @param  list<string>  $lines of the whole recipe */
     public static function isDrained(array $lines): bool
     {

@@ -52,7 +52,11 @@ it('pours the oil hot where a recipe does, however hot that is', function (strin
 ]);
 
 it('is left to drip where a recipe says not to squeeze', function (string $step, ?string $way) {
-    expect(Support::pasted("20 g nettle\n300 g olive oil\n{$step}")->wish['way'] ?? null)->toBe($way);
+    $read = Support::pasted("20 g nettle\n300 g olive oil\n{$step}");
+    expect($read->wish['way'] ?? null)
+        ->toBe($way)
+        ->and(str_contains(implode(' ', array_map(strval(...), (array) Support::said(array_column($read->lines, 'says')))), 'not squeezed'))
+        ->toBe($way === 'drained');
 })->with([
     ["Strain through muslin, don't squeeze.", 'drained'],
     ['Strain. Do not press the herb.', 'drained'],
@@ -65,6 +69,7 @@ it('reads an amount that is not to the gram', function (string $line, array $her
     expect(Support::pasted("{$line}\n300 g olive oil")->wish['herbs'])->toBe([$herb]);
 })->with([
     ['Roughly 50 g dried calendula', ['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']],
+    ['Put roughly 50 g dried calendula in a bowl', ['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']],
     ['Just over 50 g dried calendula', ['id' => 'calendula', 'state' => 'dried', 'amount' => '50 g']],
     ['A good 20 g dried nettle', ['id' => 'nettle-leaf', 'state' => 'dried', 'amount' => '20 g']],
     ['Around 2 cups dried nettle', ['id' => 'nettle-leaf', 'state' => 'dried', 'amount' => '2 cups']],
