@@ -22,9 +22,11 @@ final readonly class AmountReader
         '(?:\d+\s*(?:\s|-)\s*\d+\s*[\/⁄]\s*\d+|\d+\s*[\/⁄]\s*\d+|'.'\d*\.?\d+\s*[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|[¼½¾⅓⅔⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]|\d+(?:\.\d+)?|\.\d+)';
 
     /** What is said of an amount that is not weighed to the gram, and leaves it the amount that it is. */
-    public const ABOUT = 'about|approx(?:imately)?|ca|circa|roughly|around|nearly|almost|(?:just|[a1]\s+(?:bit|little))\s+(?:over|under)|a\s+good';
+    public const ABOUT = 'about|approx(?:imately)?|ca|circa|roughly|around|nearly|almost|'.self::BY_LITTLE.'|a\s+good';
 
-    private const SOME = '\b(?:'.self::ABOUT.'|of)\b'.'(?:\.(?=\s))?|\s(?:or\s+so|approx\.?)$';
+    private const BY_LITTLE = '(?:just|[a1]\s+(?:bit|little))\s+(?:over|under)';
+
+    private const SOME = '\b(?:'.self::ABOUT.'|of)\b(?:\.(?=\s))?|\s(?:or\s+so|approx\.?)$';
 
     private const SIGNS = [
         '¼' => 1 / 4,

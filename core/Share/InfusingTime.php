@@ -44,9 +44,13 @@ final readonly class InfusingTime
         '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|'.
         'less\s+than|maximum(?:\s+of)?|max\.?|at\s+most|up\s+to)\s+(?:about\s+)?\d/iu';
 
+    private const OVER = '(?:above|over|past|beyond|exceed\w*|hotter|warmer|more|higher)';
+
     /** A warmth it is not to go over: "never above 50 °C", "max 45 °C". "Not below 40 °C" is none. */
     private const MOST =
-        '/(?:\b(?:not|never|avoid\w*|without)|n[’\']t)\b[^,;]*\b(?:above|over|past|beyond|exceed\w*|hotter|warmer|more|higher)\b[^,;]*\d{2,3}|'.
+        '/(?:\b(?:not|never|avoid\w*|without)|n[’\']t)\b[^,;]*\b'.
+        self::OVER.
+        '\b[^,;]*\d{2,3}|'.
         '(?<!\bnot\s)(?<!\bnever\s)\b(?:under|below|less\s+than|maximum(?:\s+of)?|max\.?|at\s+most|up\s+to|'.
         'no\s+(?:more|hotter|warmer|higher)\s+than)\s+(?:about\s+)?\d{2,3}/iu';
 

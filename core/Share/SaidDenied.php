@@ -34,11 +34,15 @@ final readonly class SaidDenied
         '/\b(?:'.self::DO_NOT.'\s+strain(?:ed)?|(?:without|no)\s+straining)(?:\s+it)?\b(?!\s+twice)/iu' => 'not strained',
     ];
 
+    private const BREATH_ENDS = '(?=\s*(?:[,;.]|\b(?:and|but|then|just|only)\s|$))';
+
     /** What is not to be done, to the end of what is said in one breath; not to heat it is a way of its own. */
     private const NOT_DONE =
         '/\b(?:i\s+)?'.
         self::DO_NOT.
-        '\s+(?!heat|warm|cook)(?![^,;]*\d{2,3}\s*(?:°|º|deg\p{L}*)?\s*[CF]\b)\p{L}[^,;.]*?(?=\s*(?:[,;.]|\b(?:and|but|then|just|only)\s|$))|'.
+        '\s+(?!heat|warm|cook)(?![^,;]*\d{2,3}\s*(?:°|º|deg\p{L}*)?\s*[CF]\b)\p{L}[^,;.]*?'.
+        self::BREATH_ENDS.
+        '|'.
         '\bkeep\s+(?:it\s+)?(?:out\s+of|off|away\s+from)\s+(?!(?:the\s+|direct\s+|full\s+|strong\s+)*(?:sun|light|heat))'.
         '(?:an?|the|my|our)\s+\p{L}+(?:\s+(?:jar|boiler|cooker|bath|maker))?/iu';
 

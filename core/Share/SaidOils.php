@@ -31,8 +31,10 @@ final readonly class SaidOils
 
     private const DRINKS = 'vodka|gin|rum|brandy|wine|milk|alcohol|ethanol|spirits?';
 
+    private const DONE = 'keep|leave|make|let|put|use|do|have|stir|shake';
+
     /** What is asked to be done, or told of somebody, is the name of no oil: "but keep it raw". */
-    private const NO_NAME = '/^(?:(?:no|not|without|please|just|then|i|we|it|you|keep|leave|make|let|put|use|do|have|stir|shake)\s+\p{L}|raw$)/iu';
+    private const NO_NAME = '/^(?:(?:no|not|without|please|just|then|i|we|it|you|'.self::DONE.')\s+\p{L}|raw$)/iu';
 
     /** What people name beside the oil that is none. */
     private const NO_OIL = '/\bessential\s+oils?\b|^(?:vitamin\s+e(?:\s+oil)?|tocopherols?|'.self::DRINKS.')$/iu';
