@@ -151,6 +151,26 @@ test('a herb that is typed and not pressed is taken, or asked about', async ({ p
   await page.getByRole('button', { name: 'Use “sea thing”, which is not in the list' }).click()
   await expect(heading(page)).toContainText('of sea thing oil')
 
+  // Left before the answer is there, the word stays as it was.
+  let answer = () => {}
+  const late = new Promise<void>((resolve) => (answer = resolve))
+  await page.route(/\/herbs\?q=yarrow/, async (route) => {
+    await late
+    await route.continue().catch(() => {})
+  })
+  await word(page, /^the herb:/)
+  const going = page.waitForRequest(/\/herbs\?q=yarrow/)
+  await field.fill('yarrow')
+  await page.keyboard.press('Enter')
+  await going
+  await page.keyboard.press('Escape')
+  answer()
+  await word(page, /^the herb:/)
+  await field.fill('yarrow')
+  await expect(page.getByRole('radio', { name: /^yarrow/ })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(heading(page)).toContainText('of sea thing oil')
+
   // For a child what is barred is said to be so, and not to be in no list.
   await word(page, /^what for:/)
   await page.getByRole('checkbox', { name: /child/ }).check()

@@ -89,7 +89,7 @@ export default function AlmanacPage() {
               Change what is known of it
             </Link>
           ) : null}
-          <Note key={key} page={there} />
+          <Note key={`${there.kind}-${key}`} page={there} />
         </section>
       </div>
     </div>

@@ -67,6 +67,7 @@ export function FindBox({ open, onOpenChange, base }: Props) {
   /** To the first of what goes by these words, as soon as that is known. */
   const goToFirst = async () => {
     const words = typed.trim()
+    if (words === '') return
     entered.current = words
     const known = screensBy(words)[0]
     const first = known ?? (await client.fetchQuery({ ...ofHouse(house, toFind(words)), staleTime: FRESH_MS })).found[0]

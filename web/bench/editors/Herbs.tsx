@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { ofHouse, type Shape, useHouseId } from '../../api/hooks'
 import { useBeforeShut } from '../../parts/beforeShut'
 import { TextButton } from '../../parts/Button'
@@ -21,9 +21,17 @@ export function HerbEditor({ edit }: { edit: Edit }) {
   const field = useRef<HTMLDivElement>(null)
   const asked = useSettled(typed.trim().toLowerCase(), 120)
   const [unclear, setUnclear] = useState<string>()
+  // The words that are being looked up to be taken; none any more, when others are typed or the panel is left.
+  const taking = useRef<string | null>(null)
+  useEffect(
+    () => () => {
+      taking.current = null
+    },
+    [],
+  )
   const house = useHouseId()
   const client = useQueryClient()
-  // Until the first answer is there, by the names at hand.
+  // What was found by the words before stays until the next answer is there.
   const found = useQuery({ ...herbsBy(house, asked), placeholderData: keepPreviousData }).data?.herbs
   const nameOf = (herb: HerbWish) => materials.herbs.find((each) => each.id === herb.id)?.name ?? herb.name ?? 'herb'
   // Past the last of them another is being looked for, and none is put in before it is chosen.
@@ -52,7 +60,9 @@ export function HerbEditor({ edit }: { edit: Edit }) {
   const take = (herb: FoundHerb) => put(herb.id ? { id: herb.id } : { name: herb.name, form: herb.form })
   /** What is typed and not pressed yet is taken where only one herb can be meant, and asked about otherwise. */
   const takeTyped = async (words: string) => {
+    taking.current = words
     const answer = await client.fetchQuery(herbsBy(house, words.toLowerCase()))
+    if (taking.current !== words) return
     const may = answer.herbs.filter(mayBe)
     const meant = may.find((herb) => isCalled(herb, words)) ?? (may.length === 1 ? may[0] : undefined)
     if (meant) {
@@ -102,6 +112,7 @@ export function HerbEditor({ edit }: { edit: Edit }) {
           onChange={(e) => {
             setTyped(e.target.value)
             setUnclear(undefined)
+            taking.current = null
           }}
         />
       </div>
