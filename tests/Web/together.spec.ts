@@ -79,3 +79,30 @@ test('a weight being typed stays when somebody else does another step', async ({
   await expect(page.getByText('The wax is the darker one.').first()).toBeVisible()
   await expect(weight.first()).toHaveValue('71.5 g')
 })
+
+test('a token that has grown old loses nothing: it is given anew, and the same is sent once more', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/almanac/plant/calendula`)
+  const old = async () => {
+    const cookies = await page.context().cookies()
+    await page
+      .context()
+      .addCookies(
+        cookies.filter((each) => each.name === 'XSRF-TOKEN').map((each) => ({ ...each, value: 'of-long-ago' })),
+      )
+  }
+  const note = page.getByLabel('Our own note')
+  await note.fill('Mine: pick it young.')
+  await old()
+  const keys: (string | undefined)[] = []
+  page.on('request', (request) => {
+    if (request.method() === 'PUT') keys.push(request.headers()['idempotency-key'])
+  })
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('button', { name: 'Keep it' })).toHaveCount(0)
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  expect(keys).toHaveLength(2)
+  expect(keys[0]).toBe(keys[1])
+  await page.reload()
+  await expect(note).toHaveValue('Mine: pick it young.')
+})

@@ -55,6 +55,8 @@ export async function problemOf(response: Response): Promise<Problem> {
   }
 }
 
+const TOKEN_IS_OLD = 419
+
 type Send = {
   body?: unknown
   key?: string
@@ -64,7 +66,26 @@ type Send = {
   agoS?: number
 }
 
-export async function send<T>(method: string, path: string, { body, key, signal, raw, agoS }: Send = {}): Promise<T> {
+/**
+ * Asks or writes. Where a page stood open for long, or a late answer put an older token back, the token is given anew and the same is
+ * sent again: nothing was done, and what was typed need not be lost by a reload.
+ */
+export function send<T>(method: string, path: string, options: Send = {}): Promise<T> {
+  const same = { ...options, key: options.key ?? newKey() }
+  return withToken(() => sendOnce<T>(method, path, same))
+}
+
+async function withToken<T>(run: () => Promise<T>): Promise<T> {
+  try {
+    return await run()
+  } catch (problem) {
+    if (!(problem instanceof Problem) || problem.status !== TOKEN_IS_OLD) throw problem
+    await sendOnce('GET', '/me').catch(() => {})
+    return run()
+  }
+}
+
+async function sendOnce<T>(method: string, path: string, { body, key, signal, raw, agoS }: Send = {}): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' }
   if (method !== 'GET') {
     headers['X-XSRF-TOKEN'] = cookie('XSRF-TOKEN')
@@ -110,7 +131,9 @@ export const ask = <const P extends string>(path: P, body: unknown, signal?: Abo
   send<Answer<'post', P>>('POST', path, { body, ...(signal ? { signal } : {}) })
 
 /** Asks for a file that is made from what is sent, such as a PDF of a wish. */
-export async function sendForFile(path: string, body: unknown): Promise<Blob> {
+export const sendForFile = (path: string, body: unknown): Promise<Blob> => withToken(() => fileOnce(path, body))
+
+async function fileOnce(path: string, body: unknown): Promise<Blob> {
   const response = await fetch('/api' + path, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { useSyncExternalStore } from 'react'
-import { get, send } from '../api/client'
+import { send } from '../api/client'
 import { Outbox, type Store, type Unsent } from './outbox'
 import { thingOf } from './later'
 
@@ -34,18 +34,9 @@ const store: Store = {
   remove: async (order) => (await db()).delete('unsent', order),
 }
 
-export const outbox = new Outbox(store, async (unsent, ago) => {
-  const write = () =>
-    send('POST', unsent.path, { key: unsent.key, raw: unsent.body, agoS: ago, signal: AbortSignal.timeout(LONGEST_MS) })
-  try {
-    await write()
-  } catch (problem) {
-    // The page stood open for long: its token is given anew, and the same is sent again.
-    if ((problem as { status?: number }).status !== 419) throw problem
-    await get('/me')
-    await write()
-  }
-})
+export const outbox = new Outbox(store, (unsent, ago) =>
+  send('POST', unsent.path, { key: unsent.key, raw: unsent.body, agoS: ago, signal: AbortSignal.timeout(LONGEST_MS) }),
+)
 
 const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('kettle.unsent')
 tabs?.addEventListener('message', () => void outbox.read())
