@@ -144,9 +144,15 @@ final readonly class RecipeWords
             }
             $m[2] = $bare;
         }
-        $celsius = $m[2] === 'F' ? (((float) $m[1] - 32) * 5) / 9 : (float) $m[1];
+        $celsius = self::celsius((float) $m[1], $m[2]);
 
         return $celsius > 15 && $celsius < 200 ? $celsius : null;
+    }
+
+    /** @param  string  $unit "C" or "F" */
+    public static function celsius(float $degrees, string $unit): float
+    {
+        return $unit === 'F' ? (($degrees - 32) * 5) / 9 : $degrees;
     }
 
     /** "C" or "F", where nobody says which; null where it may be either. */

@@ -40,7 +40,10 @@ final readonly class SaidAmount
     private const WIDEST = 3;
 
     /** What an amount of a herb or an oil is in, so that "2 to 3 tablespoons" is no ratio. */
-    public const MEASURES = '(?:'.UnitWords::ANY.'|drops?|handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?|jars?|bottles?|tins?)\b';
+    public const MEASURES = '(?:'.UnitWords::ANY.'|drops?|'.self::COUNTED.'|jars?|bottles?|tins?)\b';
+
+    /** What is counted and has a weight of its own. */
+    public const COUNTED = 'handfuls?|sprigs?|heads?|cloves?|bunch(?:es)?';
 
     /** Where a jar is full of oil. */
     public const TO_THE_BRIM = '(?:(?:and|with)\s+)?(?:filled\s+|up\s+)?to\s+(?:the\s+)?(?:very\s+)?(?:brim|top|rim)';

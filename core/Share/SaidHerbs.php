@@ -94,7 +94,7 @@ final class SaidHerbs
 
             return;
         }
-        // "6 bay leaves": what so many weigh is in no table, and what they are of is known.
+        // "3 chillies": what so many weigh is in no table, and what they are of is known.
         if ($typed === '' && preg_match('/^(\d{1,3})\s+(\p{L}.*)$/u', trim($rest), $m) === 1 && $this->words->knownHerb($m[2]) !== null) {
             [$this->unread[], $rest] = [$m[1], $m[2]];
         }

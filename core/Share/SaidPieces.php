@@ -12,7 +12,7 @@ use Kettle\Measure\UnitWords;
 /** The pieces of a wish, each of one thing, and how much of it there is. */
 final readonly class SaidPieces
 {
-    private const AMOUNT = '\d[\d.\/]*\s*(?:'.UnitWords::ANY.'|sprigs?|handfuls?|cloves?|heads?|bunch(?:es)?)\b';
+    private const AMOUNT = '\d[\d.\/]*\s*(?:'.UnitWords::ANY.'|'.SaidAmount::COUNTED.')\b';
 
     private Counts $counts;
 
@@ -107,7 +107,7 @@ final readonly class SaidPieces
     public function counted(string $piece): ?array
     {
         // "Dandelion heads 2 handfuls" is two handfuls of them.
-        $behind = '/^(\p{L}[^\d]*?)[\s:(–-]+(\d{1,3}\s+(?:sprigs?|handfuls?|bunch(?:es)?|cloves?|heads?))\)?$/iu';
+        $behind = '/^(\p{L}[^\d]*?)[\s:(–-]+(\d{1,3}\s+(?:'.SaidAmount::COUNTED.'))\)?$/iu';
         $piece = preg_replace($behind, '$2 $1', trim($piece)) ?? $piece;
         // "Garlic cloves 5", too.
         $piece = preg_replace('/^(\p{L}[^\d]*?)\s+(sprigs?|bunch(?:es)?|cloves?|heads?)\s+(\d{1,3})$/iu', '$3 $2 $1', $piece) ?? $piece;

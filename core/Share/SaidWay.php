@@ -44,8 +44,9 @@ final readonly class SaidWay
     private function notOver(array $read, array $most): array
     {
         ['way' => $way, 'guesses' => $guesses] = $read;
-        $celsius = strtoupper($most[2]) === 'F' ? (((float) $most[1] - 32) * 5) / 9 : (float) $most[1];
-        $warmth = $most[1].' '.strtoupper($most[2]);
+        $unit = strtoupper($most[2]);
+        $celsius = RecipeWords::celsius((float) $most[1], $unit);
+        $warmth = "{$most[1]} {$unit}";
         $guesses[] = sprintf('“%s” is heeded: it is planned no warmer.', trim($most[0]));
         if ($way === []) {
             $method = $this->methods->plainest(true);

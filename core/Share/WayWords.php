@@ -17,7 +17,7 @@ final class WayWords
             '(?:warm|bright|south(?:ern|[\s-]facing)?)\s+window)\b/i',
         'incubator' => '/\byogh?urt(?:\s*maker)?|\bincubator/i',
         'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
-        'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+(?:the\s+)?hot\s+oil|pour(ed)?\s+hot/i',
+        'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+(?:hot|the\s+hot\s+oil)/i',
         'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|(?:do\s+not|don[’\']t)\s+(?:heat|warm)|'.
             'without\s+(?:any\s+)?heat|unheated)\b/i',
     ];
@@ -45,7 +45,7 @@ final class WayWords
         $sun = '(?:any\s+)?(?:(?:the|direct|full|strong|bright|hot)\s+)*sun(?:light|shine)?\b';
         $out =
             '/\b(?:kept?\s+)?(?:(?:do\s+not|don[’\']?t|never)\s+(?:(?:put|leave|stand|set|keep|place)\s+)?(?:(?:it|the\s+jar|them)\s+)?in|'.
-            'out\s+of|away\s+from|not\s+in|never\s+in|no|without|avoid(?:ing)?|protect(?:ed)?\s+(?:it\s+)?from|'.
+            'out\s+of|away\s+from|not\s+in|no|without|avoid(?:ing)?|protect(?:ed)?\s+(?:it\s+)?from|'.
             "shaded\\s+from)\\s+{$sun}(?![\\s-]*dried)/iu";
         $said = preg_replace($out, 'in the dark', $text, -1, $many) ?? $text;
 

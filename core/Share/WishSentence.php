@@ -17,7 +17,7 @@ use Kettle\Recipe\Kitchen;
  */
 final class WishSentence
 {
-    private const COUNTED = '(?:sprigs?|heads?|cloves?|bunch(?:es)?|handfuls?|pods?|leaves)';
+    private const COUNTED = '(?:'.SaidAmount::COUNTED.'|pods?|leaves)';
 
     private const MOST_UNREAD = 12;
 
