@@ -1,5 +1,5 @@
 import { type BrowserContext, expect, type Page, test } from '@playwright/test'
-import { begun, clock, ownHouse, token } from './support'
+import { begun, clock, ownHouse, written } from './support'
 
 // Here the pages' worker is let in.
 test.use({ serviceWorkers: 'allow' })
@@ -24,14 +24,7 @@ async function filledJar(page: Page): Promise<string> {
 /** As from another device: what is written there is written whatever becomes of the network here. */
 async function write(page: Page, batch: string, what: string, body: object) {
   const path = new URL(batch).pathname.replace('/h/', '/api/houses/').replace('/batch/', '/batches/')
-  const answer = await page.context().request.post(`${path}/${what}`, {
-    headers: {
-      Accept: 'application/json',
-      'X-XSRF-TOKEN': await token(page),
-      'Idempotency-Key': `other-device-${Math.random().toString(36).slice(2)}`,
-    },
-    data: body,
-  })
+  const answer = await written(page, 'POST', `${path}/${what}`, body)
   expect(answer.status(), await answer.text()).toBe(200)
 }
 

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs'
-import { expect, type Page, type Request } from '@playwright/test'
+import { type APIResponse, expect, type Page, type Request } from '@playwright/test'
 
 /** Stands the clock of all that a page asks for, and of what is left to be done by it later. */
 export async function clock(page: Page, moment: string): Promise<void> {
@@ -30,6 +30,19 @@ function newEmail(): string {
 export async function token(page: Page): Promise<string> {
   const cookies = await page.context().cookies()
   return decodeURIComponent(cookies.find((each) => each.name === 'XSRF-TOKEN')?.value ?? '')
+}
+
+/** As from another device, or by another's hand: what is written there is written whatever the page here does. */
+export async function written(page: Page, method: 'POST' | 'PUT', path: string, body: object): Promise<APIResponse> {
+  return page.context().request.fetch(path, {
+    method,
+    headers: {
+      Accept: 'application/json',
+      'X-XSRF-TOKEN': await token(page),
+      'Idempotency-Key': `another-${Math.random().toString(36).slice(2)}`,
+    },
+    data: body,
+  })
 }
 
 /** A new account with a house of its own, made at the door; answers with the address of the house. */
