@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { cleared, rebased } from '../../web/parts/form'
+import { keptOf } from '../../web/parts/kept'
 
 const first = { level: '', at: '' }
 
@@ -24,4 +25,13 @@ test('what was typed is kept on what another changed meanwhile, and what both ch
   expect(rebased(was, { ...was, days: ['', '-'] }, typed, false)).toEqual(typed)
   expect(rebased(was, { ...was, days: ['-', ''] }, typed, false)).toBeNull()
   expect(rebased(was, { ...was, days: ['-', ''], room: '21 °C' }, typed, true)).toEqual({ ...typed, room: '21 °C' })
+})
+
+test('what was kept of a form is what it still has, of the sort it has it', () => {
+  const form = { amount: '', again: false, counts: {} as Record<string, string> }
+  expect(keptOf(form, null)).toEqual({})
+  expect(keptOf(form, '{"amount":"260 mL","counts":{"30":"2"}}')).toEqual({ amount: '260 mL', counts: { 30: '2' } })
+  // Kept by an older page, by another, or broken off: as if nothing were kept.
+  expect(keptOf(form, '{"amount":3,"again":"no","counts":["2"],"jug":"413 g"}')).toEqual({})
+  for (const other of ['260 mL', '260', 'null', '"x"', '{"amount":', '[]']) expect(keptOf(form, other)).toEqual({})
 })

@@ -47,6 +47,9 @@ test('a salve from the first weighing to the tin that is given away', async ({ p
   await expect(page.getByRole('alert')).toContainText('in the pot')
   await page.getByLabel('Tins of 30 mL').fill('3')
   await page.getByLabel('Where they stand').fill('the sill')
+  await page.reload()
+  await expect(page.getByLabel('Tins of 30 mL')).toHaveValue('3')
+  await expect(page.getByLabel('Where they stand')).toHaveValue('the sill')
   await next(page, 'Poured')
   await expect(page.getByText('Tins, 3 of 3 here')).toBeVisible()
 

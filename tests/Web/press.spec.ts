@@ -39,6 +39,11 @@ test('strained on the scale, poured off, bottled around a wish, put away, given,
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByText(/there would be nothing in it/)).toBeVisible()
   await page.getByRole('textbox', { name: 'Jug and oil together' }).fill(together)
+  // The page left with a jug in the hand: what was weighed, and that it was weighed, is there when one is back.
+  await page.reload()
+  await expect(page.getByRole('textbox', { name: 'Jug and oil together' })).toHaveValue(together)
+  await expect(page.getByRole('textbox', { name: 'The empty jug' })).toHaveValue('413 g')
+  await expect(page.getByLabel('It goes')).toHaveValue('compost')
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByText('It went to the compost.')).toBeVisible()
 
@@ -66,6 +71,13 @@ test('strained on the scale, poured off, bottled around a wish, put away, given,
   await expect(page.getByRole('button', { name: /^Vitamin E: \d+ IU/ })).toBeVisible()
   await page.getByLabel('With', { exact: true }).selectOption('vitamin-e')
   await page.getByLabel('Where they stand').fill('larder')
+  // The bottles take longer to fill than a telephone keeps the page.
+  const counted = await page.getByLabel('30 mL bottle', { exact: true }).inputValue()
+  await page.reload()
+  await expect(page.getByLabel('30 mL bottle', { exact: true })).toHaveValue(counted)
+  await expect(page.getByRole('button', { name: /^Let 30 mL bottle go free/ })).toHaveText('kept at 2')
+  await expect(page.getByLabel('With', { exact: true })).toHaveValue('vitamin-e')
+  await expect(page.getByLabel('Where they stand')).toHaveValue('larder')
   await page.getByRole('button', { name: 'Bottles are filled' }).click()
   await expect(page.getByRole('heading', { name: 'Bottled', exact: true })).toBeVisible()
 

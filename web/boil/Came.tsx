@@ -20,7 +20,7 @@ export function Came({ pot, works }: { pot: Pot; works: boolean }) {
   const house = useHouseId()
   const go = useNavigate()
   const [planned] = useBoilDraft(house)
-  const form = useForm({ amount: '', how: 'used', to: '' })
+  const form = useForm({ amount: '', how: 'used', to: '' }, `came.${pot.id}`)
   const { write, path } = usePotLine(pot, () => form.clear())
   const { field, rest } = form.beside(write.error)
   const { made } = pot

@@ -58,10 +58,13 @@ export function Looks({ pot, open, close }: { pot: Pot; open: boolean; close: ()
 
 /** What came of it; of an oil what is to be read first. */
 export function Strain({ pot, open, close }: { pot: Pot; open: boolean; close: () => void }) {
-  const form = useForm({ amount: '', where: '' })
+  const form = useForm({ amount: '', where: '' }, `strain.${pot.id}`)
   const [anyway, setAnyway] = useState(false)
   const [read, setRead] = useState(false)
-  const { write, path } = usePotLine(pot, close)
+  const { write, path } = usePotLine(pot, () => {
+    form.clear()
+    close()
+  })
   const { field, rest } = form.beside(write.error)
   const disagree = write.error?.about('anyway')
   // The cautions of an oil that is bottled: read here, where they are told.

@@ -1,23 +1,27 @@
-import { useState } from 'react'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
+import { useKeptForm } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
 import { useLine } from './line'
 import type { Making } from './MakingPage'
 import { capital } from '../parts/letters'
 
+type Size = Making['fill'][number]
+
+/** What is counted by size, how many of another size there are, and what else is said of them. */
+const NOTHING = { counts: {} as Record<string, string>, ml: '', more: '', left: '', where: '' }
+
 /** Poured: how many of which size, what is left over, and where they stand. */
 export function PourIt({ making }: { making: Making }) {
-  const [counts, setCounts] = useState(() => making.fill.map((size) => String(size.count)))
-  const [more, setMore] = useState({ ml: '', count: '' })
-  const [left, setLeft] = useState('')
-  const [where, setWhere] = useState('')
-  const { write, path } = useLine(making)
-  const number = (typed: string) => Number(typed.trim().replace(',', '.'))
+  const { typed, put, set } = useKeptForm(`pour.${making.id}`, NOTHING)
+  const { write, path } = useLine(making, () => set({}))
+  const { ml, left, where } = typed
+  const count = (size: Size) => typed.counts[size.ml] ?? String(size.count)
+  const number = (text: string) => Number(text.trim().replace(',', '.'))
   const tins = [
-    ...making.fill.map((size, index) => ({ ml: size.ml, count: number(counts[index] ?? '0') })),
-    ...(more.ml.trim() === '' ? [] : [{ ml: number(more.ml), count: number(more.count || '1') }]),
+    ...making.fill.map((size) => ({ ml: size.ml, count: number(count(size)) })),
+    ...(ml.trim() === '' ? [] : [{ ml: number(ml), count: number(typed.more || '1') }]),
   ]
   const fault = write.error?.faults.find((each) => each.field.startsWith('tins'))?.sentence
   return (
@@ -31,28 +35,28 @@ export function PourIt({ making }: { making: Making }) {
       )}
     >
       <div className="grid gap-3 sm:grid-cols-2">
-        {making.fill.map((size, index) => (
+        {making.fill.map((size) => (
           <Field
             key={size.ml}
             label={`${capital(making.vessel)}s of ${size.ml_text}`}
             inputMode="numeric"
-            value={counts[index] ?? ''}
-            onChange={(event) => setCounts(counts.map((each, at) => (at === index ? event.target.value : each)))}
+            value={count(size)}
+            onChange={(event) => put({ counts: { ...typed.counts, [size.ml]: event.target.value } })}
           />
         ))}
         <Field
           label="Another size, mL"
           inputMode="decimal"
           placeholder="none"
-          value={more.ml}
-          onChange={(event) => setMore({ ...more, ml: event.target.value })}
+          value={ml}
+          onChange={(event) => put({ ml: event.target.value })}
         />
-        {more.ml.trim() === '' ? null : (
+        {ml.trim() === '' ? null : (
           <Field
             label="How many of it"
             inputMode="numeric"
-            value={more.count}
-            onChange={(event) => setMore({ ...more, count: event.target.value })}
+            value={typed.more}
+            onChange={(event) => put({ more: event.target.value })}
           />
         )}
         <Field
@@ -60,14 +64,14 @@ export function PourIt({ making }: { making: Making }) {
           placeholder="not looked at"
           value={left}
           fault={write.error?.about('left')}
-          onChange={(event) => setLeft(event.target.value)}
+          onChange={(event) => put({ left: event.target.value })}
         />
         <Field
           label="Where they stand"
           placeholder="the bathroom cupboard"
           maxLength={80}
           value={where}
-          onChange={(event) => setWhere(event.target.value)}
+          onChange={(event) => put({ where: event.target.value })}
         />
       </div>
       {fault ? (

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui'
 import { type ReactNode, type RefObject, useRef } from 'react'
 import { BeforeShut } from './beforeShut'
+import { useCloseRequest } from './closeRequest'
 
 export type PanelProps = {
   /** What was pressed: it is given the focus back. */
@@ -39,6 +40,7 @@ export default function Panel({
   const pressedBeside = useRef(false)
   const before = useRef<(() => boolean) | null>(null)
   const mayShut = () => before.current?.() ?? true
+  useCloseRequest(() => !mayShut(), shut)
   return (
     <Popover.Root open onOpenChange={(open) => (open ? undefined : shut())}>
       <Popover.Anchor virtualRef={at as RefObject<HTMLElement>} />

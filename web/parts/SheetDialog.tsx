@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui'
 import { type FormEvent, useState } from 'react'
 import { TextButton } from './Button'
+import { useCloseRequest } from './closeRequest'
 import type { SheetProps } from './Sheet'
 
 /** Whether it is typed into what is sent by a button of its own; what is only looked for is not lost with it. */
@@ -21,10 +22,16 @@ export default function SheetDialog({ open, onOpenChange, title, children }: She
   )
 }
 
-/** A press beside it, once something is typed, is a slip as likely as not: it is asked about, and another closes it. */
+/** A press beside it, or "back", once something is typed is a slip as likely as not: it is asked about, and another closes it. */
 function Opened({ title, leave, children }: Pick<SheetProps, 'title' | 'children'> & { leave: () => void }) {
   const [typed, setTyped] = useState(false)
   const [asked, setAsked] = useState(false)
+  const stays = () => {
+    if (!typed || asked) return false
+    setAsked(true)
+    return true
+  }
+  useCloseRequest(stays, leave)
   return (
     <Dialog.Content
       aria-describedby={undefined}
@@ -34,9 +41,7 @@ function Opened({ title, leave, children }: Pick<SheetProps, 'title' | 'children
         setAsked(false)
       }}
       onPointerDownOutside={(event) => {
-        if (!typed || asked) return
-        event.preventDefault()
-        setAsked(true)
+        if (stays()) event.preventDefault()
       }}
     >
       <Dialog.Title className="font-display text-2xl">{title}</Dialog.Title>

@@ -1,5 +1,6 @@
 import { type FormEvent, useRef, useState } from 'react'
 import type { Problem } from '../api/client'
+import { useKeptForm } from './kept'
 
 type Typed = { target: { value: string } }
 
@@ -15,6 +16,10 @@ export function cleared<F extends Record<string, string>>(first: F, now: F, away
   return { ...now, ...Object.fromEntries(same) }
 }
 
+/** What differs from what the form begins with. */
+const stillTyped = <F extends Record<string, string>>(begun: F, now: F) =>
+  Object.fromEntries(Object.entries(now).filter(([name, text]) => text !== begun[name])) as Partial<F>
+
 /**
  * What was typed, on what stands there now: what was not touched is as it is there, what was touched stays as typed. Nothing, where
  * another changed to something else what was touched here: that is told, and not written over unseen.
@@ -28,11 +33,15 @@ export function rebased<F extends Record<string, unknown>>(was: F, is: F, typed:
   return { ...is, ...Object.fromEntries(mine.map((name) => [name, typed[name]])) }
 }
 
-/** What a form holds as it is typed, by the names its answer has for the fields. */
-export function useForm<F extends Record<string, string>>(first: F) {
-  const [typed, setTyped] = useState(first)
+/**
+ * What a form holds as it is typed, by the names its answer has for the fields.
+ *
+ * @param kept the name under which this browser keeps it until it is in, for what was measured and cannot be measured again
+ */
+export function useForm<F extends Record<string, string>>(first: F, kept: string | null = null) {
+  const [begun] = useState(first)
+  const { typed, put, set } = useKeptForm(kept, begun)
   const away = useRef<F | null>(null)
-  const put = (part: Partial<F>) => setTyped((now) => ({ ...now, ...part }))
   return {
     typed,
     put,
@@ -42,7 +51,7 @@ export function useForm<F extends Record<string, string>>(first: F) {
         away.current = typed
         send()
       }),
-    clear: () => setTyped((now) => cleared(first, now, away.current)),
+    clear: () => set((now) => stillTyped(begun, cleared(first, { ...begun, ...now }, away.current))),
     /** What was wrong, each beside its field, and what is about none of them. */
     beside: (problem: Problem | null) => ({
       field: (name: keyof F & string) => ({

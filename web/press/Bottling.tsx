@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
 import { ask } from '../api/client'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
 import { usePart } from '../frame/part'
@@ -7,6 +6,7 @@ import { Button } from '../parts/Button'
 import { Field, Select } from '../parts/Field'
 import { Figure, type Reckoned } from '../parts/Figure'
 import { sent } from '../parts/form'
+import { useKeptForm } from '../parts/kept'
 import { Notice, Trouble } from '../parts/Notice'
 import { BottleRow } from './BottleRow'
 
@@ -23,15 +23,18 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
   const house = useHouseId()
   const { works } = usePart()
   const { press, kept } = batch
-  const [counts, setCounts] = useState<Record<string, string>>({})
-  const [fixed, setFixed] = useState<Record<string, number>>({})
-  const [fromStores, setFromStores] = useState(true)
-  const [form, setForm] = useState('d-alpha-tocopherol')
-  const [place, setPlace] = useState(kept.place)
-  const [glass, setGlass] = useState(kept.glass)
-  const [antioxidant, setAntioxidant] = useState(kept.antioxidant)
-  const [where, setWhere] = useState(kept.where)
-  const write = useBatchWrite()
+  const { typed, put, set } = useKeptForm(`bottle.${batch.id}`, {
+    counts: {} as Record<string, string>,
+    fixed: {} as Record<string, number>,
+    fromStores: true,
+    form: 'd-alpha-tocopherol',
+    place: kept.place,
+    glass: kept.glass,
+    antioxidant: kept.antioxidant,
+    where: kept.where,
+  })
+  const { counts, fixed, fromStores, form, place, glass, antioxidant, where } = typed
+  const write = useBatchWrite(() => set({}))
   const asked = {
     fixed: Object.entries(fixed).map(([size, count]) => ({ size, count })),
     from_stores: fromStores,
@@ -49,14 +52,14 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
   const offered = (size: string) => offers[0]?.bottles.find((line) => line.size === size)?.count ?? 0
   const count = (size: string) => counts[size] ?? String(offered(size))
   const take = (offer: Offer) =>
-    setCounts(
-      Object.fromEntries(
+    put({
+      counts: Object.fromEntries(
         press.sizes.map((size) => [
           size.size,
           String(offer.bottles.find((line) => line.size === size.size)?.count ?? 0),
         ]),
       ),
-    )
+    })
   return (
     <section aria-labelledby="bottle" className="flex flex-col gap-4">
       <h2 id="bottle" className="text-2xl">
@@ -118,7 +121,7 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
                       <button
                         type="button"
                         className="min-h-6 underline underline-offset-4"
-                        onClick={() => setFixed({ ...fixed, [size.size]: Number(count(size.size)) || 0 })}
+                        onClick={() => put({ fixed: { ...fixed, [size.size]: Number(count(size.size)) || 0 } })}
                         aria-label={`Keep so many ${size.called}, and find the best around them`}
                       >
                         keep
@@ -128,7 +131,7 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
                         type="button"
                         className="min-h-6 font-semibold underline underline-offset-4"
                         onClick={() =>
-                          setFixed(Object.fromEntries(Object.entries(fixed).filter(([id]) => id !== size.size)))
+                          put({ fixed: Object.fromEntries(Object.entries(fixed).filter(([id]) => id !== size.size)) })
                         }
                         aria-label={`Let ${size.called} go free again`}
                       >
@@ -142,7 +145,13 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
                 max={500}
                 inputMode="numeric"
                 value={count(size.size)}
-                onChange={(e) => setCounts({ ...counts, [size.size]: e.target.value })}
+                onChange={({ target: { value } }) =>
+                  put({
+                    counts: { ...counts, [size.size]: value },
+                    // What is kept at a number is kept at the one that is typed.
+                    ...(fixed[size.size] === undefined ? {} : { fixed: { ...fixed, [size.size]: Number(value) || 0 } }),
+                  })
+                }
               />
             ))}
           </div>
@@ -151,7 +160,7 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
               type="checkbox"
               className="size-5"
               checked={fromStores}
-              onChange={(event) => setFromStores(event.target.checked)}
+              onChange={(event) => put({ fromStores: event.target.checked })}
             />
             From the bottles in Stores
           </label>
@@ -161,27 +170,27 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
               choices={kept.glasses}
               value={glass}
               fault={write.error?.about('glass')}
-              onChange={(e) => setGlass(e.target.value)}
+              onChange={(e) => put({ glass: e.target.value })}
             />
             <Select
               label="With"
               choices={kept.antioxidants}
               value={antioxidant}
-              onChange={(e) => setAntioxidant(e.target.value)}
+              onChange={(e) => put({ antioxidant: e.target.value })}
             />
             <Select
               label="Kept in"
               choices={kept.places}
               value={place}
               fault={write.error?.about('place')}
-              onChange={(e) => setPlace(e.target.value)}
+              onChange={(e) => put({ place: e.target.value })}
             />
             <Field
               label="Where they stand"
               placeholder="larder, second shelf"
               maxLength={120}
               value={where}
-              onChange={(e) => setWhere(e.target.value)}
+              onChange={(e) => put({ where: e.target.value })}
             />
           </div>
           <Trouble problem={write.error} />
@@ -204,7 +213,7 @@ export function Bottling({ batch }: { batch: Shape<'BatchView'> }) {
               label="The vitamin E you have"
               choices={FORMS}
               value={form}
-              onChange={(e) => setForm(e.target.value)}
+              onChange={(e) => put({ form: e.target.value })}
             />
             <Doses
               doses={[

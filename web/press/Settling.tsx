@@ -1,9 +1,9 @@
-import { useState } from 'react'
 import { type Shape, useBatchWrite, useHouseId } from '../api/hooks'
 import { usePart } from '../frame/part'
 import { Button } from '../parts/Button'
 import { Field } from '../parts/Field'
 import { sent } from '../parts/form'
+import { useKeptForm } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
 import { TaskRow } from '../today/TaskRow'
 
@@ -11,9 +11,12 @@ import { TaskRow } from '../today/TaskRow'
 export function Settling({ batch }: { batch: Shape<'BatchView'> }) {
   const house = useHouseId()
   const { works } = usePart()
-  const [amount, setAmount] = useState('')
-  const [again, setAgain] = useState(false)
-  const write = useBatchWrite()
+  const {
+    typed: { amount, again },
+    put,
+    set,
+  } = useKeptForm(`settle.${batch.id}`, { amount: '', again: false })
+  const write = useBatchWrite(() => set({}))
   const { press } = batch
   return (
     <section aria-labelledby="settle" className="flex max-w-3xl flex-col gap-3">
@@ -47,14 +50,14 @@ export function Settling({ batch }: { batch: Shape<'BatchView'> }) {
             placeholder={`leave it empty for all of ${press.strained ?? ''}`}
             value={amount}
             fault={write.error?.about('amount')}
-            onChange={(e) => setAmount(e.target.value)}
+            onChange={(e) => put({ amount: e.target.value })}
           />
           <label className="flex min-h-11 items-center gap-3">
             <input
               type="checkbox"
               className="size-5"
               checked={again}
-              onChange={(event) => setAgain(event.target.checked)}
+              onChange={(event) => put({ again: event.target.checked })}
             />
             Filtered once more, through paper
           </label>

@@ -11,7 +11,7 @@ import { Button } from '../parts/Button'
 import { Cautions } from '../parts/Cautions'
 import { Area, Field, Select } from '../parts/Field'
 import { sent } from '../parts/form'
-import { useKept } from '../parts/kept'
+import { useKeptForm } from '../parts/kept'
 import { Trouble } from '../parts/Notice'
 import { Tick } from '../parts/Tick'
 import { HAD_WARMTH, HadWarmth } from './HadWarmth'
@@ -97,39 +97,41 @@ function StrainForm({
   const house = useHouseId()
   const { works } = usePart()
   const { press } = batch
-  const [how, setHow] = useState<'measured' | 'weighed'>('measured')
-  const [amount, setAmount] = useKept(`strain.${batch.id}`)
-  const [gross, setGross] = useKept(`strain-gross.${batch.id}`)
-  const [tare, setTare] = useKept(`strain-tare.${batch.id}`)
-  const [spent, setSpent] = useKept(`strain-spent.${batch.id}`)
-  const [note, setNote] = useKept(`strain-note.${batch.id}`)
-  const [way, setWay] = useState(press.way)
-  const [filter, setFilter] = useState(press.filter)
-  const [spentTo, setSpentTo] = useState('')
-  const [warmth, setWarmth] = useState('')
-  const clear = () => {
-    for (const empty of [setAmount, setGross, setTare, setSpent, setNote]) empty('')
-  }
+  const { typed, put, set } = useKeptForm(`strain.${batch.id}`, {
+    how: 'measured',
+    amount: '',
+    gross: '',
+    tare: '',
+    spent: '',
+    note: '',
+    way: press.way,
+    filter: press.filter,
+    spentTo: '',
+    warmth: '',
+  })
+  const { how, amount, gross, tare, spent, note, way, filter, spentTo, warmth } = typed
   const path = `/houses/${house}/batches/${batch.id}/strain` as const
   const unsent = useUnsent(`/batches/${batch.id}`).find((each) => each.path === path && each.refused === undefined)
-  const righting = useRighting<NonNullable<Typed>>(path, (typed) => {
-    setHow(typed.gross ? 'weighed' : 'measured')
-    setAmount(typed.amount ?? '')
-    setGross(typed.gross ?? '')
-    setTare(typed.tare ?? '')
-    setSpent(typed.spent ?? '')
-    setNote(typed.note ?? '')
-    setWay(typed.way ?? press.way)
-    setFilter(typed.filter ?? press.filter)
-    setSpentTo(typed.spent_to ?? '')
-    setWarmth(typed.warmth ?? '')
-    setSigns(typed.signs ?? [])
+  const righting = useRighting<NonNullable<Typed>>(path, (was) => {
+    put({
+      how: was.gross ? 'weighed' : 'measured',
+      amount: was.amount ?? '',
+      gross: was.gross ?? '',
+      tare: was.tare ?? '',
+      spent: was.spent ?? '',
+      note: was.note ?? '',
+      way: was.way ?? press.way,
+      filter: was.filter ?? press.filter,
+      spentTo: was.spent_to ?? '',
+      warmth: was.warmth ?? '',
+    })
+    setSigns(was.signs ?? [])
   })
-  const put = () => {
-    clear()
+  const done = () => {
+    set({})
     righting.done()
   }
-  const write = useBatchWrite(put, put)
+  const write = useBatchWrite(done, done)
   if (!works) return null
   if (unsent)
     return (
@@ -139,10 +141,6 @@ function StrainForm({
     )
   const fault = (field: string) => write.error?.about(field)
   const own = ['amount', 'gross', 'tare', 'spent', 'spent_to', 'way', 'filter', 'warmth'].some((field) => fault(field))
-  const byWeight = (take: () => void) => {
-    take()
-    setHow('weighed')
-  }
   return (
     <form
       className="flex flex-col gap-4"
@@ -178,12 +176,18 @@ function StrainForm({
       })}
     >
       {righting.notice}
-      <HadWarmth press={press} warmth={warmth} setWarmth={setWarmth} fault={fault('warmth')} />
+      <HadWarmth press={press} warmth={warmth} setWarmth={(said) => put({ warmth: said })} fault={fault('warmth')} />
       <fieldset className="flex flex-wrap gap-x-6">
         <legend className="font-semibold">How do you know how much it is?</legend>
         {(['measured', 'weighed'] as const).map((each) => (
           <label key={each} className="flex min-h-11 items-center gap-3">
-            <input type="radio" name="how" className="size-5" checked={how === each} onChange={() => setHow(each)} />
+            <input
+              type="radio"
+              name="how"
+              className="size-5"
+              checked={how === each}
+              onChange={() => put({ how: each })}
+            />
             {each === 'measured' ? 'measured, or weighed without the jug' : 'weighed with its jug'}
           </label>
         ))}
@@ -196,7 +200,7 @@ function StrainForm({
           required
           value={amount}
           fault={fault('amount')}
-          onChange={(e) => setAmount(e.target.value)}
+          onChange={(e) => put({ amount: e.target.value })}
         />
       ) : (
         <div className="grid items-start gap-4 sm:grid-cols-2">
@@ -207,7 +211,7 @@ function StrainForm({
             required
             value={tare}
             fault={fault('tare')}
-            onChange={(e) => setTare(e.target.value)}
+            onChange={(e) => put({ tare: e.target.value })}
           />
           <Field
             label="Jug and oil together"
@@ -215,7 +219,7 @@ function StrainForm({
             required
             value={gross}
             fault={fault('gross')}
-            onChange={(e) => setGross(e.target.value)}
+            onChange={(e) => put({ gross: e.target.value })}
           />
         </div>
       )}
@@ -226,9 +230,9 @@ function StrainForm({
           { says: 'Spent herb on', does: { do: 'spent', batch: batch.id } },
         ]}
         is={[
-          { says: 'It is the empty jug', take: (text) => byWeight(() => setTare(text)) },
-          { says: 'It is jug and oil', take: (text) => byWeight(() => setGross(text)) },
-          { says: 'It is the spent herb', take: setSpent },
+          { says: 'It is the empty jug', take: (text) => put({ how: 'weighed', tare: text }) },
+          { says: 'It is jug and oil', take: (text) => put({ how: 'weighed', gross: text }) },
+          { says: 'It is the spent herb', take: (text) => put({ spent: text }) },
         ]}
       />
       <div className="grid gap-4 sm:grid-cols-2">
@@ -237,31 +241,36 @@ function StrainForm({
           choices={WAYS}
           value={way}
           fault={fault('way')}
-          onChange={(e) => setWay(e.target.value)}
+          onChange={(e) => put({ way: e.target.value })}
         />
         <Select
           label="Through"
           choices={press.filters}
           value={filter}
           fault={fault('filter')}
-          onChange={(e) => setFilter(e.target.value)}
+          onChange={(e) => put({ filter: e.target.value })}
         />
         <Field
           label="The spent herb weighs"
           placeholder="leave it empty if you did not weigh it"
           value={spent}
           fault={fault('spent')}
-          onChange={(e) => setSpent(e.target.value)}
+          onChange={(e) => put({ spent: e.target.value })}
         />
         <Select
           label="It goes"
           choices={[{ id: '', name: 'not said' }, ...press.spent_choices]}
           value={spentTo}
           fault={fault('spent_to')}
-          onChange={(e) => setSpentTo(e.target.value)}
+          onChange={(e) => put({ spentTo: e.target.value })}
         />
       </div>
-      <Area label="Anything to remember" maxLength={5000} value={note} onChange={(e) => setNote(e.target.value)} />
+      <Area
+        label="Anything to remember"
+        maxLength={5000}
+        value={note}
+        onChange={(e) => put({ note: e.target.value })}
+      />
       {write.error && !own ? <Trouble problem={write.error} /> : null}
       <Button type="submit" look="strong" className="self-start" disabled={write.isPending}>
         Write it down
