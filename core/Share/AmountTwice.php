@@ -42,10 +42,14 @@ final readonly class AmountTwice
         return preg_replace_callback(self::TWICE, $this->metric(...), $text) ?? $text;
     }
 
-    /** "28g/1oz calendula" at the head of a line, with the second in brackets: what is in them is held against the first there. */
+    /** "28g/1oz calendula" at the head of a line or at its end, with the second in brackets. */
     public static function inBrackets(string $line): string
     {
-        return preg_replace('/^('.self::ANY.')\s*\/\s*('.self::ANY.')\s+(?=\p{L})/iu', '$1 ($2) ', $line) ?? $line;
+        $before = '/^('.self::ANY.')\s*\/\s*('.self::ANY.')\s+(?=\p{L})/iu';
+        // "Shea butter: 28g/1oz" has them behind it.
+        $behind = '/(?<=\p{L}|[:,–—-])(\s*)('.self::ANY.')\s*\/\s*('.self::ANY.')$/iu';
+
+        return preg_replace([$before, $behind], ['$1 ($2) ', '$1$2 ($3)'], $line) ?? $line;
     }
 
     /** @param  array<string>  $m the two as they are written */

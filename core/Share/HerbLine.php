@@ -133,10 +133,13 @@ final readonly class HerbLine
             $each = $other;
             [$herb, $name, $guesses] = $this->of($rest, true, $got->purpose === 'kitchen', $other['state']->value);
         }
+        $weighed = preg_match('/\(([^()]*\d[^()]*)\)/u', $rest, $m) === 1 ? $this->words->amounts->amount($m[1]) : [null, '', '', null];
         if ($garlic) {
             $guesses[] = 'cloves are taken to be of garlic; if the spice is meant, change it';
         }
-        if ($each === null) {
+        if ($weighed[0]?->kind === Kind::Mass && $weighed[2] === '') {
+            $herb['amount'] = $weighed[1];
+        } elseif ($each === null) {
             $guesses[] = 'how much they weigh is not known: weigh them';
         } else {
             $grams = (($least + $most) / 2) * $each['g'];

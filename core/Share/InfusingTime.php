@@ -40,6 +40,8 @@ final readonly class InfusingTime
 
     private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';
 
+    private const KEPT_WARM = '/\b(?:keep|kept|hold|held)\s+(?:it\s+|them\s+|just\s+|gently\s+)*(?:warm|hot)\b(?!\s+water)/iu';
+
     private const LIMIT =
         '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|'.
         'less\s+than|maximum(?:\s+of)?|max\.?|at\s+most|up\s+to)\s+(?:about\s+)?\d/iu';
@@ -157,19 +159,19 @@ final readonly class InfusingTime
         return count($found) > 1 ? $found : array_map(fn (array $each) => [$each[0], $each[1], $sentence], $found);
     }
 
-    /** What stands with the time says what it is of, and where that says nothing the sentence does. */
     /** Whether the warmth is said to be held. */
     public function isHeld(): bool
     {
         return preg_match(self::HELD, $this->warmLine) === 1;
     }
 
+    /** What stands with the time says what it is of, and where that says nothing the sentence does. */
     private static function sure(string $clause, string $sentence, float $hours, RecipeWords $words): int
     {
         foreach ([self::SURELY => $clause, self::LIKELY => $sentence] as $sure => $text) {
             // Any words of waiting mean the shelf, where nothing is done in minutes.
             $ways = array_diff(WayWords::in($text), $hours < self::NOT_ON_A_SHELF_H ? ['cold'] : []);
-            if ($ways !== [] || preg_match(self::INFUSES, $text) === 1) {
+            if ($ways !== [] || preg_match(self::INFUSES, $text) === 1 || preg_match(self::KEPT_WARM, $text) === 1) {
                 return $clause === $sentence ? self::SURELY : $sure;
             }
             if (preg_match(self::OTHER_WORK, $text) === 1) {

@@ -28,31 +28,6 @@ final class PastedProduct
 
     private const MOST_LETTERS = 20_000;
 
-    /** "A beard balm" is a balm, and no oil for the beard. */
-    private const FIRM_ONES = '(?:balms?|butters?|bars?|sticks?|masks?|salves?|ointments?|melts?)\b';
-
-    /** What it is, the longer names first; a recipe that does not say is asked as a salve, and that is told as a guess. */
-    private const PRODUCTS = [
-        'lip-balm' => '/\b(lip\s*balms?|chap\s*sticks?)\b/i',
-        'whipped-butter' => '/\b(whipped|body\s+butters?)\b/i',
-        'hair-oil' => '/\b(hair|scalp|beard)\b(?!\s+'.self::FIRM_ONES.')/i',
-        'massage-oil' => '/\bmassage\b(?!\s+'.self::FIRM_ONES.')/i',
-        'bath-oil' => '/\bbath\b(?!\s+'.self::FIRM_ONES.')/i',
-        'face-oil' => '/\b(face|facial)\s+(oil|serum)s?\b/i',
-        'body-oil' => '/\bbody\s+oils?\b/i',
-        'roll-on' => '/\broll[\s-]*ons?\b/i',
-        'scrub' => '/\bscrubs?\b/i',
-        'mask' => '/\b(face\s+)?masks?\b/i',
-        'cream' => '/\b(creams?|lotions?)\b(?!\s+(?:bars?|sticks?)\b)/i',
-        'dressing' => '/\bdressings?\b/i',
-        'marinade' => '/\bmarinades?\b/i',
-        'stick' => '/\b(sticks?|twist[\s-]*ups?)\b/i',
-        'bar' => '/\b(bars?|bath\s+melts?)\b/i',
-        'ointment' => '/\bointments?\b/i',
-        'balm' => '/\bbalms?\b/i',
-        'salve' => '/\bsalves?\b/i',
-    ];
-
     /** "Pour into 2 oz tins" is of what it is put in. */
     private const POURED_INTO = '/^(?:pour|fill|spoon|scoop|decant|put)\b[^,;]*\b(?:jar|bottle|tin|tube|pot|mould|mold|container)s?\W*$/iu';
 
@@ -83,7 +58,7 @@ final class PastedProduct
 
     private readonly OilLine $oilLine;
 
-    public function __construct(private readonly Cupboard $cupboard, Kitchen $kitchen)
+    public function __construct(private readonly Cupboard $cupboard, private readonly Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
         $this->recipe = new RecipeLines($cupboard, $this->words);
@@ -106,7 +81,7 @@ final class PastedProduct
             throw RecipeException::tooLong();
         }
         $this->lines = $this->parts = [];
-        [$rules, $text] = $this->rules($text);
+        [$rules, $text] = $this->rules(ProductText::plain($text));
         $lines = $this->text->split($text);
         $isNamed = $lines !== [] && ! $this->isPart($lines[0]) && $this->title->isName(RecipeTitle::titleOf($lines[0]));
         $name = $isNamed ? (string) array_shift($lines) : '';
@@ -115,8 +90,9 @@ final class PastedProduct
             $name = RecipeTitle::titleOf($name);
         }
         $this->shares = $this->told->ofAll($lines);
+        $tins = ProductTins::in($text, $this->kitchen);
         foreach (array_slice($lines, 0, self::MOST_LINES) as $line) {
-            $this->line(mb_substr($line, 0, self::LONGEST));
+            $tins?->isAllOf($line) === true ? $this->say($line, 'step', '', false) : $this->line(mb_substr($line, 0, self::LONGEST));
         }
         foreach ($rules as $rule) {
             $this->say($rule, 'unread', 'So much for so much: write how much it is in all. It is left out.', false);
@@ -124,16 +100,20 @@ final class PastedProduct
         if ($this->parts === []) {
             throw RecipeException::nothingForProduct();
         }
-        $product = $this->product($name.' '.$text);
+        $product = ProductKind::in($name.' '.$text);
         $for = ForWhom::ofProduct($name, $text);
-        [$this->parts, $weighed] = $this->told->weighed($this->parts, $this->shares, $text);
+        [$this->parts, $weighed] = $this->told->weighed($this->parts, $this->shares, $text, $tins?->grams());
         $guessed = $product === null ? 'What it is was not said: taken for a salve. Change the word where it is not.' : null;
-        $notes = array_values(array_filter([$weighed, $guessed, ...array_values($for)], fn (?string $note) => $note !== null));
+        $told = [$weighed, $tins?->told($weighed === null), $guessed, ...array_values($for)];
+        $notes = array_values(array_filter($told, fn (?string $note) => $note !== null));
 
         return new ReadRecipe(
             mb_substr(rtrim($name, ' :'), 0, 80),
             '',
-            ['product' => $product ?? 'salve'] + ($for === [] ? [] : ['for' => array_keys($for)]) + $this->parts,
+            ['product' => $product ?? 'salve'] +
+                ($for === [] ? [] : ['for' => array_keys($for)]) +
+                $this->parts +
+                ($tins === null ? [] : ['tins' => $tins->wish($weighed === null)]),
             $this->lines,
             $notes,
         );
@@ -158,17 +138,6 @@ final class PastedProduct
         );
 
         return $measured === [] ? [[], $text] : [array_values(array_map(trim(...), $rules)), implode("\n", $others)];
-    }
-
-    private function product(string $text): ?string
-    {
-        foreach (self::PRODUCTS as $id => $pattern) {
-            if (preg_match($pattern, $text) === 1) {
-                return $id;
-            }
-        }
-
-        return null;
     }
 
     private function isPart(string $line): bool
@@ -245,6 +214,11 @@ final class PastedProduct
             return;
         }
         $plain = mb_strtolower(trim(preg_replace('/\([^)]*\)|,.*$/u', ' ', $rest) ?? $rest));
+        if ($plain === 'butter') {
+            $this->say($written, 'unread', 'Which butter is not said, so it is left out.', false);
+
+            return;
+        }
         $this->scent($line, $typed, $plain) ||
             $this->firm($line, $typed, $plain) ||
             $this->addition($line, $typed, $plain) ||
@@ -350,10 +324,11 @@ final class PastedProduct
     /** An oil; one that was infused is taken for what it was infused in, and the bottle asked for. */
     private function oil(string $line, string $typed, string $rest): bool
     {
-        // "comfrey-infused olive oil" is olive oil, with something in it.
-        $oil = $this->words->oil(preg_replace('/^.*\binfused\s+(?=\p{L})(?!with\b|in\b)/iu', '', $rest) ?? $rest);
+        // "Comfrey-infused olive oil" and "jojoba infused with rose" are of the oil, with something in it.
+        $bare = preg_replace(['/^.*\binfused\s+(?=\p{L})(?!with\b|in\b)/iu', '/\s+infused\s+with\b.*$/iu'], '', $rest) ?? $rest;
+        $oil = $this->words->oil($bare);
         $infused = preg_match('/\binfused\b/i', $rest) === 1;
-        $oil = $oil === null || $oil['id'] === '' ? $this->oilLine->calledShort(trim($rest)) ?? $oil : $oil;
+        $oil = $oil === null || $oil['id'] === '' ? $this->oilLine->calledShort(trim($bare)) ?? $oil : $oil;
         $known = $oil !== null && $oil['id'] !== '' ? $oil : null;
         if ($oil === null && ! $infused) {
             return false;

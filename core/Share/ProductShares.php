@@ -24,8 +24,9 @@ final readonly class ProductShares
 
     /** "Makes 250 g", "a batch of 250 g", "250 g in all". */
     public const COMES_TO =
-        '/\b(?:makes?|yields?|total(?:ling)?|batch(?:\s+size)?|for)\b:?\s*(?:of\s+|about\s+)?(\d{2,4})\s*g\b(?!\s+of\b)|'.
-        '\b(\d{2,4})\s*g\s+(?:batch|in\s+(?:all|total)|total)\b/iu';
+        '/\b(?:makes?|yields?|total(?:ling)?|batch(?:\s+size)?|for)\b:?\s*(?:of\s+|about\s+)?(\d{2,4})\s*(?:g|(ml))\b'.
+        '(?!\s+(?:of|tins?|jars?|pots?|tubes?|bottles?)\b)|'.
+        '\b(\d{2,4})\s*(?:g|(ml))\s+(?:batch|in\s+(?:all|total)|total)\b/iu';
 
     public function __construct(private RecipeWords $words, private RecipeLines $recipe) {}
 
@@ -68,13 +69,16 @@ final readonly class ProductShares
      *
      * @param  array<string, list<array<string, mixed>>>  $parts by field of the wish
      * @param  ?float  $shares as ofAll() has it
+     * @param  ?int  $filled what fills its tins weighs, g, where nothing is said of how much it is in all
      * @return array{array<string, list<array<string, mixed>>>, ?string} the same weighed, and what was made of it, in words; null
      *     where nothing is in parts
      */
-    public function weighed(array $parts, ?float $shares, string $text): array
+    public function weighed(array $parts, ?float $shares, string $text, ?int $filled = null): array
     {
-        $comesTo = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[2] ?? $m[1]) : 0;
-        $whole = $comesTo ?: self::WHOLE_G;
+        $said = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[3] ?? ($m[1] ?? 0)) : 0;
+        $isPoured = ($m[2] ?? '') !== '' || ($m[4] ?? '') !== '';
+        $comesTo = (int) round($said * ($isPoured ? ProductTins::G_PER_ML : 1.0));
+        $whole = $comesTo ?: $filled ?? self::WHOLE_G;
         $many = fn (mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
         // A share of what was not understood stays its share.
         $all = $shares ?? array_sum(array_map($many, array_column(array_merge([], ...array_values($parts)), 'amount')));

@@ -32,10 +32,10 @@ final readonly class RecipeJar
             $got->unmeasured($oil);
         }
         if (isset($herb[0])) {
-            $got->put($herb[0]);
+            $got->put($herb[0] + ($read['amount'] === null ? [] : ['amount' => $read['amount']]));
         }
         $said = array_filter([
-            $herb === null ? '' : $herb[1].', '.($herb[0]['state'] ?? ''),
+            $herb === null ? '' : implode(', ', array_filter([$herb[1], $herb[0]['state'] ?? '', $read['amount']])),
             $oil === null ? '' : $oil['name'],
             isset($byJar['fill']) ? 'a jar '.ByJar::SAID[$byJar['fill']] : '',
             $again ? 'the jar is filled as the first line says' : '',
@@ -51,7 +51,9 @@ final readonly class RecipeJar
     public function named(string $line, GatheredRecipe $got): bool
     {
         // What it is strained into is another; what the herb goes into is not.
-        $herbsInto = '/\b(?:herbs?|flowers?|petals?|blossoms?|leaves|roots?|plants?)\s+into\b/iu';
+        $herbsInto =
+            '/\b(?:herbs?|flowers?|petals?|blossoms?|leaves|roots?|plants?|'.
+            '(?:put|place|pack|tip|pop|stuff|pile)(?:\s+\p{L}+){0,3})\s+into\b/iu';
         $other =
             '/\b(?:strain|filter|decant|bottle|label|stor(?:e|ing|age)|keep'.
             (preg_match($herbsInto, $line) === 1 ? '' : '|into').

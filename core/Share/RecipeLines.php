@@ -28,7 +28,7 @@ final readonly class RecipeLines
         'agitate|sift|sterili[sz]e|tear|wring|drain|macerate|close|lift)\b(?!-)|'.
         '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|wilt|pack|top|line|poke|bruise|'.
         'pound|slice|open|date)\s+'.
-        '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out)\b)/iu';
+        '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out|through)\b)/iu';
 
     /** What stands over the things, or over what is done with them. */
     public const HEADING = 'ingredients?|method|directions|instructions|you\s+will\s+need|for\s+the\s+oil';
@@ -39,9 +39,11 @@ final readonly class RecipeLines
     private const SPOONS = 'mugs?|'.UnitWords::CUPS.'|'.UnitWords::SPOONS;
 
     private const A_SPOON_BEHIND =
-        '/^(\p{L}[^:,\d]*?)\s*(?:[,:]|\s[-–—])\s*an?\s+((?:(?:heaped|heaping|rounded|level|scant|generous)\s+)?(?:'.
+        '/^(\p{L}[^:,\d]*?)(?:\s*(?:[,:]|\s[-–—])\s*an?\s+((?:(?:heaped|heaping|rounded|level|scant|generous)\s+)?(?:'.
         self::SPOONS.
-        '|cups?))$/iu';
+        '))|(?:\s*[,:]|\s[-–—])?\s*([\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*\s(?:heaped|heaping|rounded|level|scant|generous)\s+(?:'.
+        self::SPOONS.
+        ')))$/iu';
 
     /** How many of them: "2", "a", or none before "heaped tablespoon". */
     private const OF_SPOONS = '((?:[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*|an?\s+|one\s+|two\s+|three\s+)?)';
@@ -53,6 +55,13 @@ final readonly class RecipeLines
 
     /** How a herb is, behind it or behind its amount. */
     public const STATE = '(?:\(\s*)?(?:'.self::STATES.')(?:\s*\))?';
+
+    /** What was done with a herb before it goes in, behind its amount. */
+    public const PREPARED =
+        '(?:(?:finely|roughly|coarsely|freshly|lightly|thinly|well)\s+)?'.
+        '(?:grated|chopped|crushed|sliced|cut|torn|crumbled|bruised|minced|cracked|peeled|shredded|bashed|pounded|rubbed|'.
+        self::STATES.
+        ')(?:\s+(?:small|fine|up))?';
 
     /** What it may be instead, in brackets. */
     private const OR_ELSE = '/\s*\(\s*or\b[^()]*\)/iu';
@@ -74,10 +83,19 @@ final readonly class RecipeLines
      */
     public function amountFirst(string $line): string
     {
+        // "Cover with olive oil (about 3/4 litre)": so much of it.
+        $line =
+            preg_replace(
+                '/^(?:cover|top(?:\s+up)?|fill(?:\s+up)?)\s+(?:it\s+|them\s+)?with\s+(?=[^()\d]*\boil\s*\([^()]*\d)/iu',
+                '',
+                $line,
+            ) ?? $line;
         // The point behind a bracket ends the sentence, and nothing of the amount in it.
         $line = preg_replace('/(?<=\))\.$/u', '', $line) ?? $line;
         // "Shea butter, a heaped tbsp".
-        $line = preg_replace(self::A_SPOON_BEHIND, '1 $2 $1', $line) ?? $line;
+        $line =
+            preg_replace_callback(self::A_SPOON_BEHIND, fn (array $m) => ($m[3] ?? '1 '.($m[2] ?? '')).' '.trim($m[1]), $line) ??
+            $line;
         $line = $this->firstOf(self::asides(self::inFigures($line)));
         $verb =
             '/^(?:(?:for\s+(?:this|the|my|our)\s+(?:\p{L}+\s*){1,3},?\s+)?(?:you|we)(?:[’\']ll|\s+will)?\s+(?:need|use)(?:\s+about)?|'.
@@ -104,13 +122,17 @@ final readonly class RecipeLines
         $line = preg_replace('/\(\s*([^(),]*\d[^(),]*),\s*('.self::STATE.')\s*\)$/iu', '($1) $2', $line) ?? $line;
         $line =
             preg_replace_callback(
-                '/^(\p{L}[^\d½¼¾⅓⅔]*[\d½¼¾⅓⅔].*?[\p{L})]\.?),?\s+('.self::STATE.')$/iu',
-                fn (array $m) => trim($m[2], '() ').' '.$m[1],
+                '/^(\p{L}[^\d½¼¾⅓⅔]*[\d½¼¾⅓⅔].*?[\p{L})]\.?)(?:,?\s+('.
+                    self::STATE.
+                    ')|,\s*((?:'.
+                    self::PREPARED.
+                    '(?:\s*,|\s+and\b)?\s*)+))$/iu',
+                fn (array $m) => trim($m[3] ?? ($m[2] ?? ''), '() ').' '.$m[1],
                 $line,
             ) ?? $line;
         $lies = preg_match('/,?\s+('.self::LYING.')$/iu', $line, $m) === 1 ? $m : null;
         $line = $lies === null ? $line : mb_substr($line, 0, -mb_strlen($lies[0]));
-        $first = $this->amountBefore($line);
+        $first = $this->firstOf($this->amountBefore($line));
 
         return $lies === null ? $first : ($first === $line ? $line.$lies[0] : "{$first}, {$lies[1]}");
     }
@@ -147,13 +169,13 @@ final readonly class RecipeLines
         if (count($things) !== 2) {
             return $line;
         }
-        $oil = preg_match('/\boils?$/iu', $things[1]) === 1 && $this->cupboard->carrierNamed("{$things[0]} oil") !== null;
-        $things[0] .= $oil ? ' oil' : '';
+        // "Jojoba or olive", with no "oil" behind it, is of two oils too.
+        $called = fn (string $thing): string => $this->cupboard->carrierNamed("{$thing} oil") === null ? $thing : "{$thing} oil";
+        $isOil = preg_match('/\boils?$/iu', $things[1]) === 1 || $this->thing($things[1]) === null;
+        [$first, $second] = $isOil ? array_map($called, $things) : $things;
         $at = mb_strpos($line, $rest);
 
-        return $at === false || $this->thing($things[0]) === null || $this->thing($things[1]) === null
-            ? $line
-            : mb_substr($line, 0, $at).$things[0];
+        return $at === false || $this->thing($first) === null || $this->thing($second) === null ? $line : mb_substr($line, 0, $at).$first;
     }
 
     private function amountBefore(string $line): string
@@ -222,7 +244,8 @@ final readonly class RecipeLines
         }
         $more = match (true) {
             preg_match(self::OR_ELSE, $line, $m) === 1 => sprintf('. Of “%s” nothing was made.', trim($m[0])),
-            $this->firstOf($line) !== $line => '. The first of the two is taken.',
+            $this->isOneOfTwo($line) => '. The first of the two is taken.',
+            $made['as'] !== 'herb' && preg_match('/\bheap(?:ed|ing)\b/iu', $line) === 1 => '; heaped is taken as level: weigh it.',
             preg_match(self::SO_MUCH, $line) === 1 => '; how much is a guess.',
             ! $made['guess'] && preg_match('/\b(?:few|several|couple)\b/iu', $line) === 1 => '; how many is a guess.',
             default => null,
@@ -234,6 +257,13 @@ final readonly class RecipeLines
             'says' => $more === null ? $made['says'] : rtrim($made['says'], '.').$more,
             'guess' => $made['guess'] || $more !== null,
         ];
+    }
+
+    private function isOneOfTwo(string $line): bool
+    {
+        $first = $this->amountBefore($line);
+
+        return $this->firstOf($line) !== $line || $this->firstOf($first) !== $first;
     }
 
     private function isCounted(string $word): bool
@@ -260,7 +290,8 @@ final readonly class RecipeLines
         $said = [
             // What is washed and dried with a cloth is as fresh as before.
             'dried' => "/(?:^\\W*(?:(?:then|and|first)\\s+)*|\\band\\s+(?:then\\s+)?)(?:dry|hang)\\s+{$plant}.*\\b(?:{$long})\\b/iu",
-            'wilted' => '/\band\s+(?:then\s+)?wilt\b|^\W*(?:(?:then|and|first)\s+)*(?:wilt\b|(?:let|leave|allow|spread)\b.*\bwilt\b)/iu',
+            'wilted' => '/\band\s+(?:then\s+)?wilt\b|,\s*(?:then\s+)?(?:let|leave|allow)\b[^,]*\bwilt\b|'.
+                '^\W*(?:(?:then|and|first)\s+)*(?:wilt\b|(?:let|leave|allow|spread)\b.*\bwilt\b)/iu',
             'fresh' => '/^\W*(?:pick|gather|harvest|forage)\b(?!\s+(?:over|out|through))/iu',
         ];
         foreach ($said as $state => $pattern) {

@@ -33,9 +33,12 @@ final readonly class RecipeText
 
     private OfEach $each;
 
+    private TitleApart $titles;
+
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private RecipeLines $lines)
     {
         $this->each = new OfEach($cupboard);
+        $this->titles = new TitleApart($words, $lines);
     }
 
     /** @return list<string> the lines, none of them empty */
@@ -65,6 +68,7 @@ final readonly class RecipeText
         $text = preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)\s*:[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ?? $text;
         $text = preg_replace('/\bequal\s+parts\s+(?:of\s+)?(?=[^\n\d]*\d[^\n]*\beach\b)/iu', '', $text) ?? $text;
         $text = $this->parted($text);
+        $text = implode("\n", array_map(fn (string $line) => implode("\n", MeasuredPieces::of($line)), explode("\n", $text)));
         // "For every 100 g of oil use 20 g of calendula", and "1 oz calendula for every 10 oz of oil", are so much of each.
         $text = preg_replace('/\bfor\s+every\s+(?=\d)([^.\n]*?),?\s+(?:use|take|add)\s+(?=\d)/iu', "$1\n", $text) ?? $text;
         $text = preg_replace(self::PER, "\n", $text) ?? $text;
@@ -75,7 +79,7 @@ final readonly class RecipeText
             UnitWords::ANY.
             ')\.[ \t]+(?=(?-i:\p{Lu}))/iu';
         $text = preg_replace($ends, "$1\n", $text) ?? $text;
-        $text = $this->titled($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
+        $text = $this->titles->apart($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
         // "1 & 1/2 cups" is one amount.
         $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
@@ -107,10 +111,12 @@ final readonly class RecipeText
                     // "calendula, 30 g" is one.
                     '(?:(?:(?<!\d)[,;]|[,;](?!\d))\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔](?:[\d.,\/½¼¾⅓⅔ –-]|\bto\b|\bor\b)*\s*(?:'.
                     UnitWords::FLUID_OUNCES.
-                    '|\p{L}*\.?)'.
+                    '|%|(?:(?:heaped|heaping|rounded|level|scant|generous)[ \t]+)?\p{L}*\.?)'.
                     '(?:,?[ \t]+(?:'.
                     RecipeLines::LYING.
-                    '))?[ \t]*(?:\([^()\n]*\))?[ \t]*(?:\n|$))|'.
+                    ')|,[ \t]*(?:'.
+                    RecipeLines::PREPARED.
+                    '(?:[ \t]*,|[ \t]+and\b)?[ \t]*)+)?[ \t]*(?:\([^()\n]*\))?[ \t]*(?:\n|$))|'.
                     '\s+(?:and|with|plus|\+|&)\s+(?!\d{2,3}\s*(?:[°º]|deg|[CF]\b))(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
                     '(?<=\p{L})(?<!\bjust)(?<!\bbit)(?<!\blittle)[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
                     '(?:'.
@@ -186,8 +192,8 @@ final readonly class RecipeText
         $words = implode('|', array_keys(Figures::WORDS));
         $text =
             preg_replace_callback(
-                "/\\b({$words})(?=\\s+parts?\\b)/iu",
-                fn (array $m) => (string) Figures::WORDS[mb_strtolower($m[1])],
+                "/\\b({$words})(?=\\s+parts?\\b)|(?<=\\band\\s|\\bplus\\s)({$words}|an?)(?=\\s+".SaidAmount::MEASURES.')/iu',
+                fn (array $m) => (string) (Figures::WORDS[mb_strtolower($m[2] ?? $m[1])] ?? 1),
                 $text,
             ) ?? $text;
         $text =
@@ -203,6 +209,9 @@ final readonly class RecipeText
         $lines = array_map(function (string $line) use ($much): string {
             $pieces = preg_split('/\s+\/\s+/u', $line) ?: [$line];
             $pieces = count(preg_grep('/\d/', $pieces) ?: []) === count($pieces) ? $pieces : [$line];
+            // "Shea 50 g | coconut oil 30 g", where it is no table.
+            $columns = preg_split('/\s+[|•·]\s+/u', trim($line)) ?: [$line];
+            $pieces = count($columns) > 1 && count(preg_grep("/{$much}/iu", $columns) ?: []) === count($columns) ? $columns : $pieces;
 
             return implode("\n", array_map(fn (string $piece): string => self::closeApart($piece, $much), $pieces));
         }, explode("\n", $text));
@@ -223,9 +232,18 @@ final readonly class RecipeText
     {
         $kinds =
             '/^[ \t]*(?:[-*•][ \t]*)?(?:carrier\s+oils?|oils?|herbs?|flowers?|butters?|wax(?:es)?|'.
-            'extras?|additives?)[ \t]*:[ \t]*(?=[\d½¼¾⅓⅔])/imu';
+            'extras?|additives?)[ \t]*:[ \t]*(?=[\d½¼¾⅓⅔]|\p{L}[^:\n\d]*\s[\d½¼¾⅓⅔][\d.\/]*[ \t]*'.
+            UnitWords::ANY.
+            '[ \t]*(?:\n|$))/imu';
         $scents = '/^[ \t]*(?:[-*•][ \t]*)?(?:essential\s+oils?|scents?|fragrance)[ \t]*:[ \t]*((?=[\d½¼¾⅓⅔]).*)$/imu';
 
+        // "Ratio 1 part dried herb : 5 parts oil by weight, e.g. 40 g to 200 g".
+        $inParts =
+            '/(?<=^|[.\n])([ \t]*(?:\p{L}+[ \t]+)?ratio\b\W*)(\d{1,2})[ \t]+parts?[ \t]+(?:of[ \t]+)?'.
+            '(?:dried[ \t]+|fresh[ \t]+)?herbs?[ \t]*(?::|to\b)[ \t]*(\d{1,2})'.
+            '[ \t]+parts?[ \t]+(?:of[ \t]+)?oil([ \t]+by[ \t]+\p{L}+)?[,.;]?[ \t]*'.
+            '(?:(?:e\.g\.?|so|for[ \t]+example)[,:]?[ \t]*)?(?=\n|$|\d)/imu';
+        $text = preg_replace($inParts, "\n$1$2:$3$4\n", $text) ?? $text;
         // "Basic ratio: 1 part beeswax to 4 parts oil".
         $text =
             preg_replace('/^[ \t]*(?:\p{L}+[ \t]+)?(?:ratio|formula|proportions?)[ \t]*:[ \t]*(?=\d{1,2}[ \t]+parts?\b)/imu', '', $text) ??
@@ -307,31 +325,6 @@ final readonly class RecipeText
             },
             $text,
         ) ?? $text;
-    }
-
-    /** "Chest rub: 100 mL arnica oil, 15 g beeswax" is a name and what goes into it; "olive oil: 250 mL" is one thing. */
-    private function titled(string $text): string
-    {
-        $number = '(?:[\d½¼¾⅓⅔]|an?\s|half\s)';
-        $two = "(?={$number}[^\\n,;+]*\\s\\p{L}{3}[^\\n,;+]*[,;+\\n][ \\t]*(?:and\\s+)?{$number})";
-        // "Salve: beeswax 20 g, olive oil 100 g".
-        $behind = '(?=\p{L}[^\n,;+:\d]*\s\(?[\d½¼¾⅓⅔][\d.]*\s*(?:\p{L}+\b|%)\)?\s*[,;+\n])';
-        // "Beard balm 60 mL: ..." says how much it makes, which stands by itself.
-        $size = '(?:[ \t]*\(?(\d+\s*(?:ml|g|oz))\)?)?';
-        $title = "/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?){$size}\\s*(?::|[ \\t][–—-](?=[ \\t]))[ \\t]*(?:{$two}|{$behind})/iu";
-        if (preg_match($title, $text, $m) !== 1) {
-            return $text;
-        }
-        $oil = $this->words->oil($m[1]);
-        $made = '(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|pomade|serum)s?';
-        // Lemon balm is a plant.
-        $named = preg_replace($this->words->balmsThatGrow(), ' ', $m[1]) ?? $m[1];
-        $isMade = preg_match("/\\b{$made}(?:\\s+for\\b.*)?$/iu", $named) === 1;
-        $isThing = $oil === null ? ! $isMade && $this->words->namesHerb($m[1]) : $oil['id'] !== '';
-
-        return $isThing
-            ? $text
-            : $m[1]."\n".(($m[2] ?? '') === '' ? '' : $m[2]." in all\n").mb_substr(ltrim($text), mb_strlen(ltrim($m[0])));
     }
 
     /** "50 g calendula, comfrey leaf - 20 g" is two, though the one has its amount before it and the other behind. */

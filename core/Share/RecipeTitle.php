@@ -18,7 +18,8 @@ final readonly class RecipeTitle
         '(?<herb>\d{1,2}(?:\.\d+)?)\s*:\s*(?<oil>\d{1,2}(?:\.\d+)?)\s*\(?\s*'.'(?<by>w\/w|w\/v|v\/v|by\s(?:weight|volume))?\s*\)?';
 
     /** "Calendula oil 1:5 (dried)". */
-    private const RATIO_OF_TITLE = '/(?<=\boil|\boils|\boil\s\(|\boil,)\s*[(–—-]?\s*'.self::RATIO.'(?=\s*(?:$|\(|,))/iu';
+    private const RATIO_OF_TITLE =
+        '/(?<=\boil|\boils|\boil\s\(|\boil,|\boil\sbase|\bbase)\s*[(–—-]?\s*'.self::RATIO.'(?=\s*(?:$|\(|,))/iu';
 
     private const RATIO_LINE =
         '/^\W*(?:(?:herb|plant)(?:\s*(?:to|:)\s*|\s+)oil\s+)?(?:ratio|strength)(?:\s+(?:of\s+)?herb\s+to\s+oil)?'.
@@ -37,7 +38,7 @@ final readonly class RecipeTitle
     public function is(string $line): bool
     {
         $title = self::titleOf($line);
-        $isSized = preg_match('/^'.preg_quote($title, '/').'\s*\(\s*(?:about\s+)?\d/u', $line) === 1;
+        $isSized = preg_match('/^'.preg_quote($title, '/').'\s*\(\s*(?:about\s+)?\d(?![\d.]*\s*:)/u', $line) === 1;
         if ($isSized && $this->words->namesHerb($title) === false) {
             return false;
         }
@@ -92,7 +93,8 @@ final readonly class RecipeTitle
         $said =
             '[\d\s½¼¾⅓⅔.,:;()\/–-]|(?:'.
             UnitWords::ANY.
-            '|take|use|add|handfuls?|parts?|of|the|about|some|an?|and|or|half|'.
+            '|c|take|use|add|fill(?:ed)?|pack|(?:clean|dry|glass)?\s*jars?|with|full|my|your|tightly|'.
+            'handfuls?|parts?|of|the|about|some|an?|and|or|half|'.
             RecipeLines::STATES.
             '|dry|'.
             RecipeLines::LYING.
@@ -107,7 +109,7 @@ final readonly class RecipeTitle
             return [$line, null];
         }
         [$named, $at] = $m[1];
-        $full = $this->words->partOf($title, $named);
+        $full = $this->words->partOf(preg_replace('/\s*\([^()]*\)/u', '', $title) ?? $title, $named);
 
         return $full === null ? [$line, null] : [substr_replace($line, $full, $at, strlen($named)), $full];
     }

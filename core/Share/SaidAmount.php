@@ -108,7 +108,7 @@ final readonly class SaidAmount
         // "In full sun" is of no jar: so full, or packed full, or full of something.
         $filled = $left->take(
             '(?:(?:enough\s+)?to\s+)?fill(?:ed)?\s+((?:[\p{L}\d\'-]+\s+){0,5}jar)\s+'.
-                "(?:about\s+|up\s+to\s+|to\s+)?{$share}(?:\\s+full|\\s+up)?(?:\\s+(?:of|with))?",
+                "(?:about\s+|up\s+to\s+|to\s+|by\s+)?{$share}(?:\\s+full|\\s+up)?(?:\\s+(?:of|with))?",
         );
         if ($filled !== null) {
             $left->text = " {$filled[1]} {$left->text}";
@@ -134,7 +134,8 @@ final readonly class SaidAmount
         }
         $full ??=
             $left->take("(?:filled\\s+)?(?:{$lies})?{$share}\\s+full(?:\\s+(?:of|with))?") ??
-            ($left->take("(?:filled\\s+)?{$lies}()full(?:\\s+(?:of|with))?") ?? $left->take('()()full\s+(?:of|with)'));
+            ($left->take("(?:filled\\s+)?{$lies}()full(?:\\s+(?:of|with))?") ??
+                ($left->take('()()full\s+(?:of|with)') ?? $left->take('()()(?<=\bjar\s)full')));
         $jar =
             $full === null
                 ? $left->take($share.'(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|lit(?:re|er)|gallon)(?:[\p{L}\d]+\s+){0,2}jar\b)')

@@ -160,12 +160,33 @@ final class SaidHerbs
 
             return;
         }
+        if ($this->isPartOfLast($rest, $much['amount'])) {
+            return;
+        }
         $over = LeftOver::of($piece, []);
         $this->leave($over);
         // "Fresh comfrey, wilted overnight" is what it became.
         if ($over === '' && $this->herbs !== [] && $this->words->state($rest) === 'wilted') {
             $this->herbs[count($this->herbs) - 1]['state'] = 'wilted';
         }
+    }
+
+    /** "Arnica, 50 g flowers": so much of the herb before, by the part of it that it is. */
+    private function isPartOfLast(string $rest, string $typed): bool
+    {
+        $last = count($this->herbs) - 1;
+        $said = '/^(?:(?:dried|dry|fresh|wilted)\s+)*('.PlantPart::any().')(?:\s+(?:dried|dry|fresh|wilted|in|into))*$/iu';
+        if ($typed === '' || ! isset($this->herbs[$last]['id']) || isset($this->herbs[$last]['amount'])) {
+            return false;
+        }
+        $plant = $this->cupboard->herb($this->herbs[$last]['id']);
+        $name = mb_strtolower($plant->name);
+        if (preg_match($said, trim($rest), $m) !== 1 || PlantPart::other($plant, $name.' '.mb_strtolower($m[1]), $name) !== null) {
+            return false;
+        }
+        $this->herbs[$last] = [...$this->herbs[$last], ...self::details(['state' => $this->words->state($rest), 'amount' => $typed])];
+
+        return true;
     }
 
     /** "chilli oil, 50 g dried chillies" is one herb, and so much of it. */

@@ -41,7 +41,12 @@ final class SaidInFull
             RecipeText::PER => ', ',
             '/(?<=\p{L})\s+(?:per|(?:for|to)\s+(?:every|each))\s+(?:an?\s+)?(?=(?:pint|cup|litre|liter|quart)\s+of\b)/iu' => ', 1 ',
             // What there is.
-            '/^\s*(?:i|we)(?:\s+have|[’\']ve)(?:\s+got)?\s+(?=\d|an?\b|some\b|about\b)/iu' => '',
+            '/(?:^|(?<=[,;])|\band\b)\s*(?:(?:i|we)[’\']ve|(?:(?:i|we)\s+)?have|(?:i|we))(?:\s+got)?\s+(?:only\s+|just\s+)?'.
+            '(?=\d|an?\b|some\b|about\b)/iu' => ' , ',
+            '/\bstrain(?:ed)?\s+(?:it\s+|them\s+)?after\s+(?=(?:about\s+)?\d)/iu' => ' for ',
+            // "Olive 4 parts" is four parts of it.
+            '/(?<=[,;.]|\bto\b|\band\b|^)\s*((?:[\p{L}\'’-]+\s+){1,4})(\d+(?:\.\d+)?)\s+parts?'.
+            '(?=\s*(?:[,;.]|\bto\b|\band\b|$))/iu' => ' $2 parts $1 ',
             '/\bsun[\s-]+dried\b/iu' => 'dried',
             '/\b(?:in\s+)?(?:anything|any(?:\s+oil)?)\s+(?:but|except)\s+/iu' => '; not ',
             '/(?<=\S)\s+(?:using|use)\s+(?:all\s+(?:of\s+)?)?(?:my\s+|our\s+|the\s+)?/iu' => ' with ',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Measure\UnitWords;
+
 /** How much herb to how much oil, as a sentence says it: "1:5 w/v", "1 part to 4 parts", "a 20 % infusion". */
 final class SaidRatio
 {
@@ -41,6 +43,32 @@ final class SaidRatio
         }
 
         return $m === null ? $this->strength($left) : ['ratio' => $m[1].':'.$m[2].WrittenAmounts::measuredBy($m[3] ?? '')];
+    }
+
+    /**
+     * "7 g lavender per 100 ml, 1 litre": so much to each, where how much oil there is stands beside it.
+     *
+     * @return array{ratio: string}|null
+     */
+    public function toEach(Remainder $left): ?array
+    {
+        $was = $left->text;
+        $m = $left->take(
+            '(\d+(?:\.\d+)?)\s*g(?:rams?)?\s+((?:of\s+)?(?:[\p{L}\'’-]+\s+){0,4}?)(?:per|(?:to|for|in)\s+(?:each|every))\s+'.
+                '(\d+(?:\.\d+)?\s*)?(ml|millilit(?:re|er)s?|l|lit(?:re|er)s?)(?:\s+of(?=\s))?',
+        );
+        if ($m === null || (float) $m[1] === 0.0 || preg_match('/\d\s*(?:'.UnitWords::CAPACITY.')(?!\p{L})/iu', $left->text) !== 1) {
+            $left->text = $was;
+
+            return null;
+        }
+        $left->putBack($m[2]);
+        $ml = ((float) $m[3] ?: 1.0) * (stripos($m[4], 'm') === 0 ? 1 : 1000);
+        $ratio = '1:'.round($ml / (float) $m[1], 2);
+        $said = preg_replace('/\s+of$/iu', '', trim($m[0]));
+        $this->told[] = sprintf('“%s” is taken as %s, grams to mL.', $said, $ratio);
+
+        return ['ratio' => "{$ratio} w/v"];
     }
 
     /**

@@ -12,13 +12,20 @@ final class WayWords
 {
     public const METHODS = [
         'slow-cooker' => '/\bslow[\s-]*cook/i',
-        'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie/i',
-        'solar' => '/\b(sun(?![\s-]*dried)|sunny|solar|window\s*sill|in\s+(?:(?:the|full|bright|direct)\s+)*sun(?:light|shine)|'.
-            '(?:warm|bright|south(?:ern|[\s-]facing)?)\s+window)\b/i',
+        'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie|'.
+            '\bbowl\s+(?:(?:that\s+is\s+)?(?:set|placed|resting|standing|sitting)\s+)?(?:over|above)\s+'.
+            '(?:an?\s+(?:sauce)?(?:pan|pot)\s+(?:of|with)\s+)?'.
+            '(?:(?:gently|barely|just)\s+)?(?:hot|simmering|boiling|warm|steaming)\s+water/i',
+        'solar' => '/\b(sun(?![\s-]*dried)|sunny(?!\s+(?:day|morning|afternoon|weather|spell))|solar|'.
+            'window\s*sill|sill(?!.*\bsun)|window\s+ledge|in\s+(?:(?:the|full|bright|direct)\s+)*sun(?:light|shine)|'.
+            '(?:warm|bright|south(?:ern|[\s-]facing)?)\s+window|(?:in|on)\s+(?:an?|the|my)\s+(?:kitchen\s+)?window)\b/i',
         'incubator' => '/\byogh?urt(?:\s*maker)?|\bincubator/i',
-        'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide/i',
+        'water-bath' => '/\bwater[\s-]*bath|sous[\s-]*vide|'.
+            '\b(?:jars?\s+(?:(?:is|are|stood|set|placed|standing)\s+)?|(?:stand|set|place|put)\s+(?:it|them|the\s+jars?)\s+)in(?:to)?\s+'.
+            'an?\s+(?:sauce)?(?:pan|pot)\s+(?:of|with|half\s+full\s+of)\s+(?:(?:hot|warm|simmering|cold)\s+)?water/i',
         'poured-hot' => '/\b(hot|warmed)\s+oil\s+over|pour(ed)?\s+(?:hot|the\s+hot\s+oil)/i',
-        'cold' => '/\b(cold|dark|shelf|cupboard|steep|infuse|shake|no\s+heat|(?:do\s+not|don[’\']t)\s+(?:heat|warm)|'.
+        'cold' => '/\b((?<!when\s)(?<!once\s)(?<!until\s)(?<!till\s)(?<!is\s)(?<!are\s)(?<!go\s)cold|'.
+            'dark|shelf|cupboard|steep|infuse|shake|no\s+heat|(?:do\s+not|don[’\']t)\s+(?:heat|warm)|'.
             'without\s+(?:any\s+)?heat|unheated)\b/i',
     ];
 
@@ -46,7 +53,8 @@ final class WayWords
         $out =
             '/\b(?:kept?\s+)?(?:(?:do\s+not|don[’\']?t|never)\s+(?:(?:put|leave|stand|set|keep|place)\s+)?(?:(?:it|the\s+jar|them)\s+)?in|'.
             'out\s+of|away\s+from|not\s+in|no|without|avoid(?:ing)?|protect(?:ed)?\s+(?:it\s+)?from|'.
-            "shaded\\s+from)\\s+{$sun}(?![\\s-]*dried)/iu";
+            "shaded\\s+from)\\s+{$sun}(?![\\s-]*dried)|".
+            '\b(?:on|in)\s+(?:an?|the|my)\s+(?:shady|shaded|dark|cool|north(?:ern|[\s-]facing)?)\s+(?:window\s*)?(?:sill|window)\b/iu';
         $said = preg_replace($out, 'in the dark', $text, -1, $many) ?? $text;
 
         return $many === 0 ? $text : preg_replace('/\b(?:on|in)\s+(?:an?|the|my)\s+window\s*(?:sill)?\b,?/iu', '', $said) ?? $said;

@@ -107,14 +107,16 @@ final class WishSentence
         $this->left->text = preg_replace(self::POURED, ' ', $this->left->text) ?? $this->left->text;
         // Before its days: one who is six months old is no jar that has stood so long.
         $heeds = $this->heeds();
+        $ratio = new SaidRatio($this->words, $this->oils);
+        $each = $ratio->toEach($this->left);
         $this->left->text = $this->inFull->of($this->left->text);
         $parts = $this->left->take(
             '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?(?:herbs?|flowers?|petals?|leaves|roots?)'.
                 '(?:\s+to\s+|\s*,\s*(?:and\s+)?|\s+and\s+)\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
                 '\d+(?:\.\d+)?\s+parts?\s+to\s+\d+(?:\.\d+)?\s+parts?',
         );
-        $ratio = new SaidRatio($this->words, $this->oils);
-        $wish = [...$byJar, ...$this->days(), ...$heeds, ...$this->practice(), ...$ratio->in($this->left, $parts[0] ?? null)];
+        $wish = [...$byJar, ...$this->days(), ...$heeds, ...$this->practice()];
+        $wish += $each ?? $ratio->in($this->left, $parts[0] ?? null);
         $noJar = $this->amount->jarOfNoSize($this->left);
         $noJar === null || ($this->asides[] = SaidAmount::noJar($noJar));
         $wish += $this->amount->howMuch($this->left);

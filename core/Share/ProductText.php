@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Kettle\Share;
+
+/** A product as people write it, put as its lines are read: each thing in a line of its own, with its share or its parts. */
+final class ProductText
+{
+    private const SHARE = '\d{1,3}(?:[.,]\d+)?[ \t]*%[ \t]*(?:of[ \t]+)?\p{L}';
+
+    private const ONE_TO = '[ \t]*,?[ \t]*\(?1[ \t]*:[ \t]*(\d{1,2})\)?(?!\d)[,.; ]*';
+
+    public static function plain(string $text): string
+    {
+        $rewritten = [
+            // "Equal weights of beeswax, shea and oil".
+            '/\bequal\s+(?:weights?|amounts?|quantities)\s+(?:of\s+)?/iu' => 'equal parts ',
+            '/^([ \t]*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]+[-–—][ \t]+(?=equal\s+parts\b)/imu' => "$1\n",
+            '/(?<=\p{L})[.;][ \t]+(?=total\b)/iu' => "\n",
+            // "Salve for 12 tins of 15 mL: ..." is what it is called, and what it is poured into.
+            '/^([ \t]*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]*,?[ \t]+'.
+            '(for[ \t]+\d{1,2}[ \t]+[^:\n]*\b(?:tins?|jars?|pots?|tubes?|bottles?)\b[^:\n]*):[ \t]*(?=\S)/imu' => "$1\n$2\n",
+            '/,[ \t]*(?=\p{L}[^,\n\d%]*[ \t]\d{1,3}[ \t]*%[ \t]*$)/imu' => "\n",
+            // "Beard balm, 60 mL: 30 % beeswax 30 % shea".
+            '/^([ \t]*\p{L}[\p{L}\'’ -]{2,60}?),[ \t]*(\d{1,4}\s*(?:ml|g))[ \t]*:[ \t]*(?='.self::SHARE.')/imu' => "$1\n$2 in all\n",
+            '/(?<=\p{L})[ \t]+(?='.self::SHARE.')/iu' => "\n",
+            // "Plantain oil, beeswax 1:5", "beeswax to oil 1:5": of wax there is less.
+            '/(\p{L}[\p{L}\' -]*\boil)[ \t]*(?:,|\band\b|&|\+)[ \t]*'.
+            '((?:bees)?wax)'.
+            self::ONE_TO.
+            '/iu' => "\n$3 parts $1\n1 part $2\n",
+            '/\b((?:bees)?wax)[ \t]*(?:to|:|\/)[ \t]*((?:\p{L}+[ \t]+)?oil)'.self::ONE_TO.'/iu' => "\n$3 parts $2\n1 part $1\n",
+        ];
+
+        $text = preg_replace(array_keys($rewritten), $rewritten, str_replace(["\r\n", "\r"], "\n", $text)) ?? $text;
+
+        return implode("\n", array_map(fn (string $line) => implode("\n", self::inParts($line)), explode("\n", $text)));
+    }
+
+    /**
+     * "Beeswax: 1, shea: 2, oil: 4", "1 part wax, 2 butter, 4 oil" are parts.
+     *
+     * @return list<string>
+     */
+    private static function inParts(string $line): array
+    {
+        $each = preg_split('/\s*(?:[,;]|\band\b|\s\/\s)\s*/iu', trim($line), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $name = '\p{L}[\p{L} \'’-]{2,40}?';
+        if (count($each) < 2) {
+            return [$line];
+        }
+        if (self::allLike("/^{$name}(?:\\s*[:=]\\s*|\\s+)\\d{1,3}(?:\\.\\d)?$/u", $each)) {
+            return preg_replace('/^(.*?)\s*[:=]?\s*(\d[\d.]*)$/u', '$2 part $1', $each);
+        }
+        $before = self::allLike("/^\\d{1,2}(?:\\.\\d)?\\s+(?:parts?\\s+)?(?:of\\s+)?{$name}$/iu", $each);
+
+        return $before && preg_match('/^\d[\d.]*\s+parts?\b/iu', $each[0]) === 1
+            ? preg_replace('/^(\d[\d.]*)\s+(?:parts?\s+)?(?:of\s+)?/iu', '$1 part ', $each)
+            : [$line];
+    }
+
+    /** @param  list<string>  $each */
+    private static function allLike(string $pattern, array $each): bool
+    {
+        return preg_grep($pattern, $each) === $each;
+    }
+}

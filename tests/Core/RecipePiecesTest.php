@@ -1,0 +1,103 @@
+<?php
+
+use Tests\Core\Support;
+
+// What stands in one line of a recipe, and what is done with it. All of it common practice, no source.
+
+it('reads of each herb and oil how much there is', function (string $text, array $herbs, ?string $oil) {
+    expect(Support::amounts($text))->toBe([$herbs, $oil]);
+})->with([
+    // "75 g, grated" was a herb called "grated", and the ginger had no amount.
+    ["Ginger oil\nfresh ginger root, 75 g, grated\n250 ml sesame oil", ['ginger-root' => '75 g'], '250 ml'],
+    ["Nettle oil\nnettle, 50 g, dried and cut small\n400 ml rapeseed oil", ['nettle-leaf' => '50 g'], '400 ml'],
+    [
+        "Winter oil\ncalendula (30 g), comfrey leaf - 20 g and yarrow, 10 g\nolive: 300 ml, jojoba (50 ml)",
+        ['calendula' => '30 g', 'comfrey-leaf' => '20 g', 'yarrow' => '10 g'],
+        '350 mL',
+    ],
+    // A handful of dried leaf is 8 g in the tables, of fresh berries 20 g.
+    [
+        "Rub\nTake 3 handfuls of dried rosemary and one handful juniper berries, crushed.\nCover with sunflower oil (about 3/4 litre).",
+        ['rosemary' => '24 g', 'juniper-berry' => '20 g'],
+        '3/4 litre',
+    ],
+    // What is weighed goes before what so many weigh.
+    ["Chive oil\n1 bunch chives (about 30 g)\n200 ml rapeseed oil", ['chive' => '30 g'], '200 ml'],
+    ["Herb-infused oil base (1:4)\nHerb: dried yarrow 125 g\nOil: sunflower 500 g", ['yarrow' => '125 g'], '500 g'],
+    [
+        'Basic herb oil. Ratio 1 part dried herb : 5 parts oil by weight, e.g. 40 g plantain + 200 g olive.',
+        ['plantain-leaf' => '40 g'],
+        '200 g',
+    ],
+    ["Nettle oil\ndried nettle: 28g/1oz\nolive oil 250 ml", ['nettle-leaf' => '28g'], '250 ml'],
+    ['Pine tip oil: pick young pine tips in May, let wilt 24 hrs. 1 c tips, 2 c olive oil.', ['pine-needle' => '1 c'], '2 c'],
+    [
+        "St John's Wort Oil (red oil)\nFill a 500 ml jar loosely with fresh flowers, about 100 g.\n400 ml olive oil",
+        ['st-johns-wort' => '100 g'],
+        '400 ml',
+    ],
+    ['Arnica. Put 30 g flowers into a clean dry pint jar. Cover with olive oil. Steep 4 weeks.', ['arnica' => '30 g'], null],
+]);
+
+it('reads how it is done, and takes no word of another thing for it', function (string $done, array $way) {
+    $wish = Support::pasted("40 g lavender, dried\n500 ml sweet almond oil\n{$done}")->wish;
+    expect(array_intersect_key($wish, ['method' => 1, 'school' => 1, 'hours' => 1, 'warmth' => 1, 'jar' => 1]))->toEqual($way);
+})->with([
+    [
+        "Warm the oil gently in a bowl over hot water (don't let it go above 45 degrees).\n".
+        "Stir in the flowers, cover and keep warm 4 hours, topping up the water.\nBottle when cold.",
+        ['method' => 'double-boiler', 'hours' => '4 hours', 'warmth' => '45 C'],
+    ],
+    // It was the shelf, by "cold".
+    ['Bottle when cold.', []],
+    ['Pick on a dry sunny morning. Infuse in the dark for 5 weeks.', ['method' => 'cold', 'hours' => '5 weeks']],
+    [
+        'Place in a sealed jar and stand it in a pan of water. Heat to 60C & hold for 4 hours.',
+        ['method' => 'water-bath', 'hours' => '4 hours', 'warmth' => '60 C'],
+    ],
+    ['Set on the sill for 5 weeks.', ['method' => 'solar', 'hours' => '5 weeks']],
+    ['Stand on a shady sill for 5 weeks.', ['method' => 'cold', 'hours' => '5 weeks']],
+    ['Crumble the herbs and put into a clean quart jar.', ['jar' => '946']],
+    // What it is strained into is none.
+    ['Strain into a clean quart jar.', []],
+]);
+
+it('fills a jar so far as is said, and names the first of two oils', function () {
+    $filled = Support::pasted("Calendula oil\nCalendula petals to fill the jar by 3/4. Olive oil to cover by an inch.")->wish;
+    $either = Support::pasted("20 g dried yarrow\nJojoba or olive - 1 1/2 cups");
+    expect($filled['by_jar'])
+        ->toBe(['fill' => 'three-quarters', 'cover' => 'an inch'])
+        ->and($either->wish['oils'])
+        ->toBe([['id' => 'jojoba']])
+        ->and($either->lines[1]['guess'])
+        ->toBeTrue()
+        ->and($either->lines[1]['says'])
+        ->toContain('The first of the two is taken.');
+});
+
+it('reads in a sentence what is turned about', function (string $text, array $wish, array $unread = []) {
+    $read = Support::sentence($text);
+    expect(array_intersect_key($read['wish'], $wish + ['ratio' => 1, 'oil_amount' => 1]))
+        ->toEqual($wish)
+        ->and($read['unread'])
+        ->toBe($unread);
+})->with([
+    // Which oil and how much of it was lost.
+    ['lavender 1 part, olive 4 parts', ['herbs' => [['id' => 'lavender', 'parts' => '1']], 'oils' => [['id' => 'olive', 'parts' => '4']]]],
+    ['calendula and I have half a litre of olive oil', ['oils' => [['id' => 'olive']], 'oil_amount' => '1/2 litre']],
+    ["I've got 300 ml of jojoba and 50 g of lavender", ['herbs' => [['id' => 'lavender', 'amount' => '50 g']], 'oil_amount' => '300 ml']],
+    ['arnica, 50 g flowers, 300 ml sunflower', ['herbs' => [['id' => 'arnica', 'amount' => '50 g']], 'oil_amount' => '300 ml']],
+    // The root is not the leaf that is known.
+    ['nettle, 30 g roots, in olive 200 ml', ['herbs' => [['id' => 'nettle-leaf']], 'oil_amount' => '200 ml'], ['30 g roots']],
+    // 100 : 7 is 14.29; it was 7 g in 100 mL, and of the litre nothing was made.
+    ['7 g lavender per 100 ml, 1 litre of olive', ['herbs' => [['id' => 'lavender']], 'ratio' => '1:14.29 w/v', 'oil_amount' => '1 litre']],
+    [
+        '50 g of calendula to every litre of olive, 300 ml',
+        ['herbs' => [['id' => 'calendula']], 'ratio' => '1:20 w/v', 'oil_amount' => '300 ml'],
+    ],
+    // By itself it is so much of each.
+    ['20 g calendula per 100 ml olive', ['herbs' => [['id' => 'calendula', 'amount' => '20 g']], 'oil_amount' => '100 ml']],
+    ['birch leaves, fresh, in almond oil, sun, strain after two weeks', ['method' => 'solar', 'hours' => '2 weeks']],
+    ['dandelion blossoms wilted, jar full, olive to the top', ['by_jar' => ['fill' => 'full', 'cover' => 'brim']]],
+    ['thyme on a shady sill for three weeks in olive', ['method' => 'cold', 'school' => 'three-weeks']],
+]);
