@@ -7,9 +7,7 @@ namespace Kettle\Share;
 use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Material\Names;
-use Kettle\Measure\AmountException;
 use Kettle\Measure\Kind;
-use Kettle\Measure\PartOf;
 use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
 
@@ -30,7 +28,7 @@ final readonly class LotLines
         LotPieces::IN_A.
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
         LotPieces::BEST_BEFORE.
-        '|lot|batch|dried|opened|open|unopened|sealed|made|new|old|not|never|no|essential|solid|liquid|infused|organic|'.
+        '|lot|batch|dried|opened|open|unopened|sealed|made|new|old|for|not|never|no|essential|solid|liquid|infused|organic|'.
         'smells?|smelled|about|'.
         LotPieces::OF_ITS_NAME.
         '|golden|pure|deodori[sz]ed|pellets|pastilles)\b|'.
@@ -52,6 +50,8 @@ final readonly class LotLines
 
     private SaidPieces $said;
 
+    private LotLeft $left;
+
     public function __construct(private Cupboard $cupboard, private Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
@@ -62,6 +62,7 @@ final readonly class LotLines
         $this->ofEach = new OfEach($cupboard);
         $this->twice = new AmountTwice($this->words);
         $this->said = new SaidPieces($cupboard, $this->words);
+        $this->left = new LotLeft($this->words, $kitchen);
     }
 
     /**
@@ -139,12 +140,16 @@ final readonly class LotLines
             $put('called', mb_substr($called, 0, 80), $called, true);
         }
         foreach ($rest as $piece) {
-            if ($this->partLeft($piece, $lot, $put)) {
+            if ($this->left->in($piece, $lot, $put)) {
                 continue;
             }
             $where = preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $piece) ?? $piece;
             // What is no words is no place, nor is a day that could be two, or is none, nor what is in packets of some size.
-            $isPlace = preg_match('/\p{L}{3}/u', $piece) === 1 && preg_match(self::NO_PLACE, $piece) !== 1 && ! $this->isCounted($piece);
+            $isPlace =
+                preg_match('/\p{L}{3}/u', $piece) === 1 &&
+                preg_match(self::NO_PLACE, $piece) !== 1 &&
+                ! PlantPart::isSaidOf($piece) &&
+                ! $this->isCounted($piece);
             if (! isset($lot['got_where']) && $isPlace) {
                 $put('got_where', mb_substr($where, 0, 160), $piece, $where === $piece);
             } else {
@@ -195,12 +200,12 @@ final readonly class LotLines
 
             return true;
         }
-        if (preg_match('/^(bought|gathered|picked|foraged|grown)\b\s*(.*)$/u', $low, $m) === 1) {
+        if (preg_match('/^(bought|gathered|picked|foraged|harvested|dug|collected|grown)\b\s*(.*)$/u', $low, $m) === 1) {
             $put('got_how', $m[1] === 'bought' ? 'bought' : 'gathered', $piece);
             $after = trim(mb_substr($piece, mb_strlen($m[1])));
             $day = $after === '' ? null : $this->days->read($after, false);
             if ($day !== null) {
-                $put('got_on', $day, $after);
+                $put('got_on', $day, $after, preg_match('/\d/', $after) !== 1);
             } elseif ($after !== '' && (preg_match(self::NO_PLACE, $after) === 1 || preg_match('/\p{L}{2}/u', $after) !== 1)) {
                 // A year alone is no place.
                 $put('note', $after, $after, true);
@@ -288,7 +293,11 @@ final readonly class LotLines
         if (
             $amount === null &&
             (preg_match(self::POUNDS_BEHIND, $piece, $m) === 1 ||
-                preg_match('/^(.*\p{L})\s+(\d[\d.,\/½¼¾]*(?:\s*(?:-|to)\s*\d[\d.,]*)?\s*\p{L}+(?:\s\p{L}{1,3})?)$/u', $piece, $m) === 1)
+                preg_match(
+                    '/^(.*\p{L})\s+([\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔]*(?:\s*(?:-|to)\s*\d[\d.,]*)?\s*\p{L}+(?:\s\p{L}{1,3})?)$/u',
+                    $piece,
+                    $m,
+                ) === 1)
         ) {
             $behind = $this->words->amounts->reading(trim($m[2]));
             [$amount, $typed, $rest] = $behind === null ? [$amount, $typed, $rest] : [$behind, trim($m[2]), $m[1]];
@@ -340,43 +349,6 @@ final readonly class LotLines
     private static function withoutNoughts(string $typed): string
     {
         return preg_replace('/(?<=\d\d\.\d)00(?=\D)|(?<=\d\d)\.000(?=\D)/', '', $typed) ?? $typed;
-    }
-
-    /**
-     * How much of it is left, "half left", "3/4 full": so much of what it held is there. Where nobody knows what it held it is
-     * noted, and where the thing was is not.
-     *
-     * @param  array<string, string>  $lot
-     * @param  \Closure(string, string, string, bool=): void  $put
-     */
-    private function partLeft(string $piece, array $lot, \Closure $put): bool
-    {
-        if (preg_match('/^(?:about\s+|nearly\s+)?(.+?)[\s-]+(left|full|gone|used|empty)$/iu', $piece, $m) !== 1) {
-            return false;
-        }
-        $those = $this->words->amounts->reading($m[1]);
-        if ($those !== null && in_array($those->kind, [Kind::Mass, Kind::Volume], true) && mb_strtolower($m[2]) === 'left') {
-            isset($lot['amount']) && $put('note', $lot['amount'], $lot['amount'], true);
-            $put('amount', $m[1], $piece);
-
-            return true;
-        }
-        $isFigure = preg_match('/^[\d\/⁄.,]+$|^[¼½¾⅓⅔⅛⅜⅝⅞]$/u', $m[1]) === 1;
-        try {
-            $share = $isFigure ? $this->kitchen->reader()->number($m[1]) : PartOf::share($m[1]);
-        } catch (AmountException) {
-            $share = null;
-        }
-        $held = $share === null || $share <= 0 || $share >= 1 ? null : $this->words->amounts->reading($lot['amount'] ?? '');
-        if ($held === null || ! in_array($held->kind, [Kind::Mass, Kind::Volume], true)) {
-            $put('note', $piece, $piece, true);
-
-            return true;
-        }
-        $left = in_array(mb_strtolower($m[2]), ['left', 'full'], true) ? $share : 1 - $share;
-        $put('amount', round($held->value * $left, 1).($held->kind === Kind::Mass ? ' g' : ' mL'), $piece, true);
-
-        return true;
     }
 
     private function isCounted(string $piece): bool

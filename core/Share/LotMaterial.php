@@ -12,6 +12,11 @@ final readonly class LotMaterial
     /** Of what is bought by the bottle so small, the scent is meant, and no leaves: common practice, no source. */
     private const MOST_SCENT_ML = 30.0;
 
+    /** How a wax is sold, and what is said of it besides. */
+    private const LIES_AS =
+        '/\s*\b(?:pellets?|pastilles?|blocks?|grated|flakes|bars?|slabs?|chips|'.
+        'chunks|yellow|white|golden|pure|raw|local|filtered|unbleached)\b\s*/iu';
+
     public function __construct(private Cupboard $cupboard, private RecipeWords $words) {}
 
     /**
@@ -30,11 +35,16 @@ final readonly class LotMaterial
         $madeOf = MadeOf::what($bare);
         $herb = $this->cupboard->herbNamed($bare);
         $oil = $this->words->oil($bare);
-        $wax = $this->cupboard->waxNamed(trim(preg_replace('/\b(?:pellets?|pastilles?|block|grated|bar)\b/iu', '', $bare) ?? $bare));
-        $wax ??= $this->cupboard->waxNamed($this->inFull($bare));
+        $wax = $this->cupboard->waxNamed(trim(preg_replace(self::LIES_AS, '', $bare) ?? $bare));
+        $wax ??=
+            $this->cupboard->waxNamed($this->inFull($bare)) ??
+            $this->cupboard->waxNamed(trim(preg_replace(self::LIES_AS, '', $bare) ?? $bare).' wax');
         // By its whole name before by a word of it.
         $carrier =
-            $this->cupboard->carrierNamed($bare) ?? ($ml !== null && $herb === null ? $this->cupboard->carrierNamed("{$bare} oil") : null);
+            $this->cupboard->carrierNamed($bare) ??
+            ($herb === null && ($ml !== null || $this->words->knownHerb($bare) === null)
+                ? $this->cupboard->carrierNamed("{$bare} oil")
+                : null);
 
         return match (true) {
             $carrier !== null => ['carrier', $carrier->id, $carrier->name],

@@ -19,9 +19,9 @@ final readonly class LotPieces
     public const OF_ITS_NAME =
         '(?:extra\s+)?virgin|(?:un)?refined|fractionated|toasted|'.'high[\s-]oleic|cold[\s-]pressed|organic|raw|filtered';
 
-    private const MASS = '\d[\d.,\/½¼¾]*\s*'.UnitWords::MASS;
+    private const MASS = '[\d½¼¾⅓⅔][\d.,\/½¼¾]*\s*'.UnitWords::MASS;
 
-    private const MEASURE = '\d[\d.,\/½¼¾]*\s*(?:'.UnitWords::MASS.'|'.UnitWords::CAPACITY.')';
+    private const MEASURE = '[\d½¼¾⅓⅔][\d.,\/½¼¾]*\s*(?:'.UnitWords::MASS.'|'.UnitWords::CAPACITY.')';
 
     /** "Sunflower oil 5 L can". */
     private const STANDS_IN_A = '/^(\p{L}.*\s'.self::MEASURE.')\s+'.self::IN_A.'$/iu';
@@ -36,7 +36,11 @@ final readonly class LotPieces
 
     /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
     private const GOT_THEN =
-        '(?:opened|bought|picked|gathered|foraged|made)\s+'.'(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
+        '(?:opened|bought|picked|gathered|foraged|harvested|dug|collected|made)\s+'.
+        '(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
+
+    /** Where it is from, with the day behind it, or how it is. */
+    private const FROM = '/^(\p{L}.*\S)\s+(from\s+\p{L}.*?)(?:\s+(?:on\s+)?('.SaidDay::DATE.'))?(\s+(?:dried|dry|wilted|fresh))?$/iu';
 
     public function __construct(private RecipeWords $words) {}
 
@@ -123,8 +127,8 @@ final readonly class LotPieces
                 array_push($parted, $m[1], $m[2]);
             } elseif (preg_match('/^(.*\S)\s+((?:'.self::BEST_BEFORE.')\b\s*\S.*|'.self::GOT_THEN.'.*)$/iu', $piece, $m) === 1) {
                 array_push($parted, $m[1], $m[2]);
-            } elseif (preg_match('/^(\p{L}.*\S)\s+(from\s+\p{L}.*?)(\s+(?:dried|dry|wilted|fresh))?$/iu', $piece, $m) === 1) {
-                array_push($parted, $m[1].($m[3] ?? ''), $m[2]);
+            } elseif (preg_match(self::FROM, $piece, $m) === 1) {
+                array_push($parted, $m[1].($m[4] ?? ''), $m[2], ...($m[3] ?? '') === '' ? [] : [$m[3]]);
             } else {
                 $parted[] = $piece;
             }
@@ -145,7 +149,32 @@ final readonly class LotPieces
             UnitWords::ANY.
             '(?!\p{L}))|(?<=\p{L})\s+approx(?:imately|\.)?(?=\s*(?:[,;]|$))/iu';
 
-        return preg_replace([$before, $about], ['$1$2/20$3', ''], $line) ?? $line;
+        // "Olive 2 bottles 750 mL each", "beeswax blocks 5 x 28 g": so many of so much.
+        $packets =
+            '/^(\p{L}[^,;\d(]*?),?\s+(\d{1,2})\s+(?:'.
+            self::IN_A.
+            '|bars?|blocks?|slabs?),?\s+(?:of\s+|at\s+)?('.
+            self::MEASURE.
+            ')(?:\s+each)?(?=[\s,;]|$)/iu';
+        $times =
+            '/(?<=\p{L})(?<!tins)(?<!jars)(?<!bottles)(?<!pots)(?<!tubes)\s+(?=\d{1,3}\s*[x×]\s*'.self::MEASURE.'\s*(?:[,;]|$))/iu';
+
+        // "About 600 mL left in a 1 L bottle", "use by end of 2027", "cold pressed 2 x 1 L".
+        $left = '/('.self::MEASURE.')\s+left\s+in\s+(?:an?|the)\s+(?:'.self::MEASURE.'\s+)?'.self::IN_A.'/iu';
+        $end = '/\b((?:'.self::BEST_BEFORE.')\.?:?\s+)(?:the\s+)?end\s+of\s+/iu';
+        $named = '/\b('.self::OF_ITS_NAME.')\s+(?=(?:\d+\s*[x×]\s*)?'.self::MEASURE.'(?:\s*[,;]|\s*$))/iu';
+        $said = [
+            $before => '$1$2/20$3',
+            $about => '',
+            $packets => '$2 x $3 $1,',
+            $times => ', ',
+            $left => '$1 left',
+            $end => '$1',
+            $named => '$1, ',
+            '/(?<=\d)\s+(?=[½¼¾⅓⅔])/u' => '',
+        ];
+
+        return preg_replace(array_keys($said), $said, $line) ?? $line;
     }
 
     /**
@@ -160,7 +189,8 @@ final readonly class LotPieces
             '(?:'.
             self::BEST_BEFORE.
             '|opened|unopened|sealed|bought|picked|gathered|foraged|made|from|organic|lot|batch|home[\s-]?grown|wild|'.
-            'not|never|no)\b|\p{Sc}|@';
+            'not|never|no|(?<!not )for(?=\s+\p{L})|dried(?=\s+\d)|'.
+            'natural|whole|sweet|aluminium|pellets|pastilles|blocks?|chips)\b|\p{Sc}|@';
         if (preg_match('/^(\s*\p{L}.*?\s'.self::MEASURE.")\\s+((?:{$more}).*)$/iu", $piece, $m) !== 1) {
             return [$piece];
         }

@@ -27,9 +27,17 @@ final readonly class LotVessels
     /** A whole line with how many there are first: "glass bottles 100 mL, 20" are twenty of them, and so are "20 glass bottles, 100 mL". */
     public static function manyFirst(string $line): string
     {
-        $vessels = '(?:(?:glass|amber|dark|brown|blue|clear|tin)\s+)*(?<vessel>jars?|bottles?|tins?|pots?)';
+        $vessels =
+            '(?:(?:glass|amber|dark|brown|blue|clear|tin|jam|honey|'.
+            'empty|new|clean|dropper|pump|small)\s+)*(?<vessel>jars?|bottles?|tins?|pots?)';
         [$size, $many] = ['(?<size>'.self::SIZE.')', '(?<many>\d{1,5})'];
-        foreach (["{$vessels},?\\s+{$size}(?:\\s*[,x×]\\s*{$many})?", "{$many}\\s+{$vessels}\\s*[,(]\\s*{$size}\\)?"] as $said) {
+        foreach (
+            [
+                "{$vessels},?\\s+{$size}(?:\\s*[,x×]\\s*{$many})?",
+                "{$vessels},?\\s+{$many}\\s*[,x×]\\s*{$size}",
+                "{$many}\\s+{$vessels}\\s*[,(]\\s*{$size}\\)?",
+            ] as $said
+        ) {
             $line =
                 preg_replace_callback(
                     "/^{$said}$/iu",
@@ -72,6 +80,10 @@ final readonly class LotVessels
         );
         $size = trim(preg_replace('/\s+/u', ' ', $bare ?? '') ?? '');
         $ml = $this->words->amounts->reading($size);
+        // "250 mL preserving jars": what else is said of them is no size.
+        if ($ml === null && trim($m[4]) === '' && preg_match('/^('.self::SIZE.')\s+[\p{L}\s-]+$/iu', $size, $sized) === 1) {
+            [$size, $ml] = [$sized[1], $this->words->amounts->reading($sized[1])];
+        }
         $called = $ml !== null && $ml->kind === Kind::Volume && $kind === 'bottle' ? round($ml->value).' mL bottle' : "{$size} {$kind}";
         $jar = array_filter($this->kitchen->jarsBySize(), fn ($jar) => mb_strtolower($jar->called) === mb_strtolower($called));
         // What is in them is another thing: "3 jars of honey".
@@ -89,7 +101,8 @@ final readonly class LotVessels
     /** @param  \Closure(string, string, string, bool=): void  $put */
     private function tins(string $piece, \Closure $put): bool
     {
-        if (preg_match(self::TINS, Counts::inFigures($piece), $m) !== 1) {
+        $bare = preg_replace('/\s*\b(?:aluminium|aluminum|metal|small|round|screw[\s-]?top|empty|new|clean)\b/iu', '', $piece) ?? $piece;
+        if (preg_match(self::TINS, Counts::inFigures(trim($bare)), $m) !== 1) {
             return false;
         }
         // The ounces of a tin are of what it holds, and what that is stays a volume.

@@ -45,6 +45,13 @@ final class PlantPart
         return '(?:'.implode('|', array_keys(self::PARTS)).'|tops|(?:flower\s+)?heads?|resin)';
     }
 
+    /** Whether it says how a thing is, or which part of it, and nothing else: "whole heads", "leaf", "sweet". */
+    public static function isSaidOf(string $text): bool
+    {
+        return preg_match('/^(?:(?:whole|cut|sifted|chopped|sweet|bitter|natural|mixed)\s*)*(?:'.self::any().')?$/iu', trim($text)) ===
+            1;
+    }
+
     /**
      * The plant and the part of it that is not the herb's, as it is written: "nettle root" of nettle leaf.
      *

@@ -80,13 +80,11 @@ final readonly class ProductTins
         return [['ml' => $this->ml] + ($this->count === null || $isMeasured ? [] : ['count' => $this->count])];
     }
 
-    /** What is told of it. */
-    public function told(bool $isMeasured): string
+    /** What is told of it, where it is not as it says. */
+    public function told(bool $isMeasured): ?string
     {
-        $size = AmountWriter::plain($this->ml, Kind::Volume);
-
         return $this->count === null || $isMeasured
-            ? sprintf('“%s” is taken as tins of %s, as many as there is for.', $this->said, $size)
-            : sprintf('“%s” is taken as %d tins of %s.', $this->said, $this->count, $size);
+            ? sprintf('“%s” is taken as tins of %s, as many as there is for.', $this->said, AmountWriter::plain($this->ml, Kind::Volume))
+            : null;
     }
 }
