@@ -50,7 +50,7 @@ final class HerbNames
             foreach ($this->names ??= $this->all() as [$name]) {
                 preg_match('/\s(?:salve|balm|ointment)$/u', $name) === 1 && ($balms[] = preg_quote($name, '/'));
             }
-            $this->balms = $balms === [] ? '/(?!)/' : '/\b(?:'.implode('|', $balms).')\b/iu';
+            $this->balms = '/\b(?:'.implode('|', [...$balms, 'balm\s+of\s+gilead']).')\b/iu';
         }
 
         return $this->balms;

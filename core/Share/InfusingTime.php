@@ -40,7 +40,10 @@ final readonly class InfusingTime
 
     private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';
 
-    private const KEPT_WARM = '/\b(?:keep|kept|hold|held)\s+(?:it\s+|them\s+|just\s+|gently\s+)*(?:warm|hot)\b(?!\s+water)/iu';
+    private const KEPT_WARM =
+        '/\b(?:keep|kept|hold|held)\s+(?:it\s+|them\s+|just\s+|gently\s+)*(?:warm|hot)\b(?!\s+water)|'.
+        '\b(?:warm|heat|cook)\s+(?:\p{L}+\s+){0,3}(?:on|over|at)\s+'.
+        '(?:an?\s+|the\s+)?(?:very\s+)?(?:low(?:est)?|gentle)\s+(?:heat|flame|setting)\b/iu';
 
     private const LIMIT =
         '/\b(?:not|never|n[’\']t|avoid)\b.*\d{2,3}|\b(?:above|over|exceed\w*|more\s+than|hotter\s+than|beyond|past|under|below|'.

@@ -67,7 +67,7 @@ final class PastedRecipe
     {
         $this->got = new GatheredRecipe();
         $name = '';
-        $lines = $this->text->split($text);
+        [$lines, $shares] = RecipeShares::weighed($this->text->split($text), $text);
         $read = array_map(fn (string $line) => mb_substr($line, 0, self::LONGEST), array_slice($lines, 0, self::MOST_LINES));
         $this->way = $this->wayOf($read);
         $this->got->done = $this->recipe->stateByWhatIsDone($read);
@@ -129,7 +129,7 @@ final class PastedRecipe
             $this->got->ratio,
         );
 
-        $notes = $wish->looseEnds($text);
+        $notes = [...$shares === null ? [] : [$shares], ...$wish->looseEnds($text)];
 
         return new ReadRecipe($name, '', $wish->wish($notes), $this->got->lines, $notes);
     }

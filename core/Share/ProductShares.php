@@ -10,7 +10,7 @@ use Kettle\Measure\Kind;
 final readonly class ProductShares
 {
     /** What is told in parts comes to so much, g. */
-    private const WHOLE_G = 100;
+    public const WHOLE_G = 100;
 
     public const PARTS = ' parts';
 
@@ -64,6 +64,15 @@ final readonly class ProductShares
         return preg_match(self::SHARE_BEHIND, $line, $m) === 1 ? [(float) str_replace(',', '.', $m[2]), $m[1]] : null;
     }
 
+    /** How much it makes in all, g, where a text says so. */
+    public static function comesTo(string $text): ?int
+    {
+        $said = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[3] ?? ($m[1] ?? 0)) : 0;
+        $isPoured = ($m[2] ?? '') !== '' || ($m[4] ?? '') !== '';
+
+        return (int) round($said * ($isPoured ? ProductTins::G_PER_ML : 1.0)) ?: null;
+    }
+
     /**
      * What is told in parts or shares is weighed, so much in all.
      *
@@ -75,10 +84,7 @@ final readonly class ProductShares
      */
     public function weighed(array $parts, ?float $shares, string $text, ?int $filled = null): array
     {
-        $said = preg_match(self::COMES_TO, $text, $m) === 1 ? (int) ($m[3] ?? ($m[1] ?? 0)) : 0;
-        $isPoured = ($m[2] ?? '') !== '' || ($m[4] ?? '') !== '';
-        $comesTo = (int) round($said * ($isPoured ? ProductTins::G_PER_ML : 1.0));
-        $whole = $comesTo ?: $filled ?? self::WHOLE_G;
+        $whole = self::comesTo($text) ?? ($filled ?? self::WHOLE_G);
         $many = fn (mixed $amount): float => is_string($amount) && str_ends_with($amount, self::PARTS) ? (float) $amount : 0.0;
         // A share of what was not understood stays its share.
         $all = $shares ?? array_sum(array_map($many, array_column(array_merge([], ...array_values($parts)), 'amount')));

@@ -61,14 +61,14 @@ final readonly class RecipeLines
         '(?:(?:finely|roughly|coarsely|freshly|lightly|thinly|well)\s+)?'.
         '(?:grated|chopped|crushed|sliced|cut|torn|crumbled|bruised|minced|cracked|peeled|shredded|bashed|pounded|rubbed|'.
         self::STATES.
-        ')(?:\s+(?:small|fine|up))?';
+        ')(?:\s+(?:small|fine|up|in\s+an?\s+mortar|by\s+hand))?';
 
     /** What it may be instead, in brackets. */
     private const OR_ELSE = '/\s*\(\s*or\b[^()]*\)/iu';
 
     /** So many cups, or a little more or less. */
     private const SO_MUCH =
-        '/^\W*(?:[\d½¼¾⅓⅔\/]+|an?|one|two|three)?\s*(?:scant|generous|rounded|good|big|large)\s+(?:'.self::SPOONS.')\b/iu';
+        '/^\W*(?:[\d½¼¾⅓⅔\/]+|an?|one|two|three)?\s*(?:scant|generous|rounded|good|big|large)\s+(?:'.self::SPOONS.'|handfuls?)\b/iu';
 
     private Counts $counts;
 
@@ -145,7 +145,11 @@ final readonly class RecipeLines
             '$1$2$3, heaped',
             $line,
         );
-        $even = preg_replace('/^'.self::OF_SPOONS.self::ABOUT_SO_MUCH.'\s+('.self::SPOONS.')\b/iu', '$1$2', $heaped ?? $line);
+        $even = preg_replace(
+            '/^'.self::OF_SPOONS.self::ABOUT_SO_MUCH.'\s+('.self::SPOONS.'|handfuls?)\b/iu',
+            '$1$2',
+            $heaped ?? $line,
+        );
 
         return Figures::atFront(preg_replace('/^('.self::SPOONS.')\b(?!\s*$)/iu', '1 $1', $even ?? $line) ?? $line);
     }
@@ -200,7 +204,7 @@ final readonly class RecipeLines
             preg_match($beside, $line, $m) === 1 &&
             $this->words->amounts->reading(trim($m[2])) !== null &&
             ! $this->isStep($line) &&
-            preg_match('/\b(?:makes?|yields?|serves?|jar|bottle|tin)\b/iu', $m[1]) !== 1
+            preg_match('/\b(?:makes?|yields?|serves?|batch|jar|bottle|tin)\b/iu', $m[1]) !== 1
         ) {
             return trim($m[2])." ({$m[3]}) {$m[1]}";
         }
@@ -226,7 +230,7 @@ final readonly class RecipeLines
         return $is &&
             ! $this->isStep($line) &&
             $this->words->warmth($m[2]) === null &&
-            preg_match('/\b(?:makes?|made|yields?|serves|servings?|total|jar|bottle|tin)\b/iu', $m[1]) !== 1
+            preg_match('/\b(?:makes?|made|yields?|serves|servings?|total|batch|jar|bottle|tin)\b/iu', $m[1]) !== 1
             ? "{$m[2]} {$m[1]}"
             : $line;
     }

@@ -21,7 +21,7 @@ final readonly class RecipeText
         '/(?<=\p{L})[ \t]+(?:per|(?:for|to)[ \t]+(?:every|each))[ \t]+'.'(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:'.UnitWords::ANY.'|parts?)\b)/iu';
 
     /** What stands before a line and is none of it: a mark, a small picture, "2.", "Step 2:". */
-    private const BULLET = '/^\s*(?:[-*•·▢☐✓✔\p{So}\x{FE0F}\x{200D}]+\s*)*(?:\d{1,2}[.)]\s+|step\s+\d{1,2}\s*[:.)–-]\s*)?/iu';
+    private const BULLET = '/^\s*(?:[-~*•·▢☐✓✔\p{So}\x{FE0F}\x{200D}]+\s*)*(?:\d{1,2}[.)]\s+|step\s+\d{1,2}\s*[:.)–-]\s*)?/iu';
 
     /** What is not to be done. */
     private const DENIED =
@@ -128,7 +128,12 @@ final readonly class RecipeText
         $text = preg_replace_callback(self::EQUAL_PARTS, self::aPartOfEach(...), $text) ?? $text;
         $text = implode("\n", array_map($this->eachBehind(...), explode("\n", $this->beforeAndBehind($text))));
         // Of a line of prose each sentence is a line; "1 oz. of" ends none.
-        $text = preg_replace('/(?<=[\p{Ll})%][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu})/u', "\n", $text) ?? $text;
+        $text =
+            preg_replace(
+                '/(?<=[\p{Ll})%][.!]|\d[CF][.!]|\d\s[CF][.!])[ \t]+(?=\p{Lu}|\d[\d –-]*[ \t]*(?:weeks?|days?|hours?|hrs?|months?)\b)/u',
+                "\n",
+                $text,
+            ) ?? $text;
         $lines = [];
         foreach (explode("\n", $text) as $line) {
             $line = trim(str_replace(self::WHOLE, ' ', preg_replace(self::BULLET, '', $line) ?? ''));

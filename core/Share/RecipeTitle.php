@@ -99,7 +99,7 @@ final readonly class RecipeTitle
             '|dry|'.
             RecipeLines::LYING.
             '|whole|organic|finely|coarsely|roughly|freshly|loosely|picked|chopped|crushed|cut|torn|sifted|washed|'.
-            'crumbled|bruised)(?![\p{L}])';
+            'crumbled|bruised|in\s+an?\s+mortar)(?![\p{L}])';
         if (
             $title === '' ||
             $this->lines->isHeading($line) ||

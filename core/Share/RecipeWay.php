@@ -21,6 +21,9 @@ final class RecipeWay
     /** Whether it is named, and not only waited for. */
     public bool $isSaid = false;
 
+    /** What people warm an oil in, and is no way of the tables. */
+    private const NO_WAY = '/\b(microwaves?|(?:pressure|instant)[\s-]+cooker|dehydrator|radiator)\b/iu';
+
     /** "Strain, don't squeeze", "let it drip through without pressing". */
     private const NOT_SQUEEZED = '/(?:\b(?:do\s+not|never|without|no)|n[’\']t)\s+(?:squeez(?:e|ing)|press(?:ing)?|wring(?:ing)?)\b/iu';
 
@@ -38,7 +41,11 @@ final class RecipeWay
     /** What is told of a step that says no way. */
     public static function saysOfStep(string $line): string
     {
-        return self::isDrained([$line]) ? 'Taken as: left to drip, and not squeezed.' : 'A step; nothing new in it.';
+        return match (true) {
+            self::isDrained([$line]) => 'Taken as: left to drip, and not squeezed.',
+            preg_match(self::NO_WAY, $line, $m) === 1 => sprintf('By “%s” nothing is infused here: choose a way at the Bench.', $m[1]),
+            default => 'A step; nothing new in it.',
+        };
     }
 
     /** @param  list<string>  $lines of the whole recipe */

@@ -39,6 +39,12 @@ final readonly class RecipeWords
     /** Of a herb: a dry day, or a dry jar, is none. */
     private const DRY = 'dry(?!\s+(?:days?|weather|mornings?|places?|skin|hair|jars?|bottles?|spoons?|cloths?|hands?)\b)';
 
+    /** What is dried with a cloth is as wet as before. */
+    private const DRY_OUTSIDE =
+        '/\b(?:(?:squeezed|pat(?:ted)?|wrung|dabbed|spun|shaken|blotted|wiped|towel(?:led)?)[\s-]+(?:\p{L}+\s+)?(?:dry|dried)|'.
+        '(?:washed|rinsed|blanched),?\s+(?:and\s+|then\s+)*'.
+        '(?:(?:very|thoroughly|well)\s+)*(?:dry|dried)|dry\s+(?:very\s+)?(?:well|thoroughly))\b/iu';
+
     /** What is raw or green besides herbs: an oil, a butter, a jar, and tea that is dried. */
     private const NOT_OF_HERBS =
         '\s+(?:[\p{L}-]+\s+){0,2}(?:oils?|butters?|honey|bees?wax|wax)\b|'.
@@ -92,6 +98,8 @@ final readonly class RecipeWords
     /** dried, wilted or fresh, where it is said; what is ground, powdered or flaked is dried */
     public function state(string $text): ?string
     {
+        $text = preg_replace(self::DRY_OUTSIDE, ' ', $text) ?? $text;
+
         return match (true) {
             // What was picked fresh, and lay a night, is wilted.
             preg_match('/(?<!\bnot\s)\b(?:wilted|(?:let|left|leave)\s+(?:\S+\s+){0,3}wilt)\b/i', $text) === 1 => 'wilted',
@@ -205,7 +213,7 @@ final readonly class RecipeWords
         }
         $own = trim(
             preg_replace(
-                '/\b(organic|pure|cold[\s-]*pressed|refined|unrefined|virgin|extra|light|'.
+                '/\b(organic|pure|mild|ordinary|regular|local|cold[\s-]*pressed|refined|unrefined|virgin|extra|light|'.
                     'good|melted|rendered|of|your|any|some|choice|favou?rite)\b|\s+/iu',
                 ' ',
                 $plain,
@@ -230,7 +238,8 @@ final readonly class RecipeWords
         }
 
         return preg_match(
-            '/^(organic|pure|pressed|refined|unrefined|virgin|extra|light|of|and|in|into|under|over|warm|warmed|hot|the|raw|'.
+            '/^(organic|pure|mild|fruity|plain|cheap|ordinary|regular|local|pressed|'.
+                'refined|unrefined|virgin|extra|light|of|and|in|into|under|over|warm|warmed|hot|the|raw|'.
                 'toasted|roasted|good|best|more|plain|melted|cup|cups|with|sweet|bitter|rendered|leaf|enough|'.
                 'some|any|your|use|add|pour|fresh)$/i',
             $m[1],

@@ -18,7 +18,8 @@ final class SaidHerbs
 
     /** What is done with an amount, of which nothing is reckoned. */
     private const BEFORE_AMOUNT =
-        '/^\s*(?:(?:i\s+)?(?:want|need|make)|infuse|steep|soak|macerate|cover|weigh(?:\s+out)?|measure(?:\s+out)?|take|use|'.
+        '/^\s*(?:(?:i\s+)?(?:want|need|make|pick|gather|collect|harvest)|'.
+        'infuse|steep|soak|macerate|cover|weigh(?:\s+out)?|measure(?:\s+out)?|take|use|'.
         'add|put|place|pour|say)\s+(?=(?:(?:about|roughly|around|approximately)\s+)?\d)/iu';
 
     /** Behind an amount by itself, what it is for, or how the herb is. */

@@ -51,6 +51,8 @@ final class SaidInFull
             '/\b(?:in\s+)?(?:anything|any(?:\s+oil)?)\s+(?:but|except)\s+/iu' => '; not ',
             '/(?<=\S)\s+(?:using|use)\s+(?:all\s+(?:of\s+)?)?(?:my\s+|our\s+|the\s+)?/iu' => ' with ',
             // How the herb was dried is no time in the oil.
+            '/\b(?:let|leave|left)\s+(?:(?:it|them|the\s+\p{L}+)\s+)?(?:to\s+)?wilt(?:ed)?(?:\s+(?:for\s+)?(?:about\s+)?(?:\d[\d.]*|an?)'.
+            '\s*(?:h|hrs?|hours?|days?|night)\b)?/iu' => ' wilted ',
             '/\b(wilted)\s+(?:for\s+)?(?:about\s+)?\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:h|hrs?|hours?|days?)\b/iu' => '$1',
             '/\b(dried|wilted)\s+(?:for\s+(?:about\s+)?'.
             '(?:\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?|an?|some|few|several)\s*(?:h|hrs?|hours?|days?|weeks?)'.

@@ -36,6 +36,17 @@ it('reads of each herb and oil how much there is', function (string $text, array
         ['st-johns-wort' => '100 g'],
         '400 ml',
     ],
+    ["Violet leaf oil\n~ 2 big handfuls wilted violet leaves\n~ 300 ml almond oil", ['violet-leaf' => '40 g'], '300 ml'],
+    ["Juniper oil\nBerries: 80 g, crushed in a mortar\nOil: sesame, 400 g", ['juniper-berry' => '80 g'], '400 g'],
+    ["Comfrey oil\n60 g comfrey root, sliced\n300g oil. 6 weeks.", ['comfrey-root' => '60 g'], '300g'],
+    // A tenth of 500 g, and nine; "Batch" is no herb.
+    ['Ingredients: Calendula officinalis flowers 10%, olive oil 90%. Batch 500 g. Cold, 28 days.', ['calendula' => '50 g'], '450 g'],
+    // A day of wilting is no day in the oil.
+    [
+        'I pick about two cups of dandelion flowers and let them wilt for a day, in olive oil, two weeks.',
+        ['dandelion-flower' => '2 cups'],
+        null,
+    ],
     ['Arnica. Put 30 g flowers into a clean dry pint jar. Cover with olive oil. Steep 4 weeks.', ['arnica' => '30 g'], null],
 ]);
 
@@ -55,6 +66,8 @@ it('reads how it is done, and takes no word of another thing for it', function (
         'Place in a sealed jar and stand it in a pan of water. Heat to 60C & hold for 4 hours.',
         ['method' => 'water-bath', 'hours' => '4 hours', 'warmth' => '60 C'],
     ],
+    ['Warm on lowest heat 30-60 mins, strain.', ['method' => 'double-boiler', 'hours' => '30-60 mins']],
+    ['10 min in the microwave, strain.', []],
     ['Set on the sill for 5 weeks.', ['method' => 'solar', 'hours' => '5 weeks']],
     ['Stand on a shady sill for 5 weeks.', ['method' => 'cold', 'hours' => '5 weeks']],
     ['Crumble the herbs and put into a clean quart jar.', ['jar' => '946']],
@@ -101,3 +114,29 @@ it('reads in a sentence what is turned about', function (string $text, array $wi
     ['dandelion blossoms wilted, jar full, olive to the top', ['by_jar' => ['fill' => 'full', 'cover' => 'brim']]],
     ['thyme on a shady sill for three weeks in olive', ['method' => 'cold', 'school' => 'three-weeks']],
 ]);
+
+it('takes what was dried with a cloth for no dried herb', function (string $herb, string $state) {
+    expect(Support::pasted("Basil oil (for eating)\n{$herb}\n200 ml mild olive oil")->wish)->toMatchArray([
+        'herbs' => [['id' => 'basil', 'state' => $state, 'amount' => '50 g']],
+        'oils' => [['id' => 'olive']],
+        'purpose' => 'kitchen',
+    ]);
+})->with([
+    // It was dried, and its water said nothing.
+    ['50 g basil leaves, blanched, squeezed dry', 'fresh'],
+    ['50 g basil, washed and patted dry', 'fresh'],
+    ['50 g basil, rinsed, and dried', 'fresh'],
+    ['50 g dried basil', 'dried'],
+    ['50 g basil, dried', 'dried'],
+]);
+
+it('says of a way that is none that nothing is infused by it, and of a time of wilting nothing', function () {
+    $read = Support::pasted("20 g chamomile\n100 g sunflower oil\n10 min in the microwave, strain");
+    $prose = Support::sentence('dandelion flowers, let them wilt for a day, in olive oil, two weeks in the sun')['wish'];
+    expect($read->lines[2]['says'])
+        ->toBe('By “microwave” nothing is infused here: choose a way at the Bench.')
+        ->and(Support::pasted("Cottonwood bud oil (balm of Gilead)\n20 g poplar buds\n100 g olive oil")->wish)
+        ->not->toHaveKey('purpose')
+        ->and($prose)
+        ->toMatchArray(['hours' => '2 weeks', 'method' => 'solar', 'herbs' => [['id' => 'dandelion-flower', 'state' => 'wilted']]]);
+});
