@@ -98,7 +98,11 @@ final readonly class RecipeWords
     /** dried, wilted or fresh, where it is said; what is ground, powdered or flaked is dried */
     public function state(string $text): ?string
     {
-        $text = preg_replace(self::DRY_OUTSIDE, ' ', $text) ?? $text;
+        if (preg_match(self::DRY_OUTSIDE, $text, $m) === 1) {
+            $text = str_replace($m[0], ' ', $text);
+            // With a cloth only what is fresh is dried.
+            $text .= preg_match('/^(?:wash|rins|blanch|dry)/iu', $m[0]) === 1 ? '' : ' fresh';
+        }
 
         return match (true) {
             // What was picked fresh, and lay a night, is wilted.

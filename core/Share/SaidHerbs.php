@@ -28,6 +28,12 @@ final class SaidHerbs
     /** An amount that stands by itself, and can be of the oil only. */
     public ?string $loose = null;
 
+    /** @var list<string> amounts that stand by themselves, and were taken for the herb before */
+    public array $byItself = [];
+
+    /** So many parts of "oil", of which it is not said which. */
+    public ?float $oilParts = null;
+
     /** @var list<string> */
     public array $unread = [];
 
@@ -88,6 +94,15 @@ final class SaidHerbs
         if ($this->isOfOil($typed, $rest)) {
             return;
         }
+        // "Garlic, 3 cloves" is no clove.
+        if ($typed === '' && $this->isCountOfLast($rest)) {
+            return;
+        }
+        if ($parts !== null && $this->oilParts === null && preg_match('/^(?:(?:carrier|base)\s+)?oils?$/iu', $rest) === 1) {
+            $this->oilParts = (float) $parts;
+
+            return;
+        }
         $this->ofOil = preg_match('/\boils?\b/iu', $rest) === 1;
         // "Not calendula but yarrow" is no calendula.
         if (preg_match('/^(?:not|no|without|except|instead\s+of|rather\s+than|or)\s/iu', trim($rest)) === 1) {
@@ -132,8 +147,12 @@ final class SaidHerbs
         $kind = SaidPieces::isWarmth($typed) ? null : $this->words->amounts->reading($typed)?->kind;
         $last = count($this->herbs) - 1;
         $ofOil = $this->ofOil || trim($rest) !== '';
+        if ($kind === null && ! $ofOil && $this->isCountOfLast($typed)) {
+            return true;
+        }
         if ($kind === Kind::Mass && ! $ofOil && $last >= 0 && ! isset($this->herbs[$last]['amount'])) {
             $this->herbs[$last]['amount'] = $typed;
+            $this->byItself[] = $typed;
         } elseif ($this->loose === null && in_array($kind, $ofOil ? [Kind::Volume, Kind::Mass] : [Kind::Volume], true)) {
             $this->loose = $typed;
         } else {
@@ -186,6 +205,23 @@ final class SaidHerbs
             return false;
         }
         $this->herbs[$last] = [...$this->herbs[$last], ...self::details(['state' => $this->words->state($rest), 'amount' => $typed])];
+
+        return true;
+    }
+
+    /** "Bay, 30 leaves": so many of the herb before. */
+    private function isCountOfLast(string $piece): bool
+    {
+        $last = count($this->herbs) - 1;
+        if (preg_match('/^(\d{1,3})\s+(\p{L}+)$/u', trim($piece), $m) !== 1 || ! isset($this->herbs[$last]['id'])) {
+            return false;
+        }
+        $named = preg_replace('/\s+(?:leaf|flower|bud|pod)s?$/iu', '', $this->cupboard->herb($this->herbs[$last]['id'])->name);
+        $counted = isset($this->herbs[$last]['amount']) ? null : $this->pieces->counted("{$m[1]} {$named} {$m[2]}");
+        if ($counted === null) {
+            return false;
+        }
+        $this->herbs[$last]['amount'] = $counted[0];
 
         return true;
     }

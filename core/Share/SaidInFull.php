@@ -40,6 +40,8 @@ final class SaidInFull
             // "1 oz calendula for every 10 oz of oil" is so much of each.
             RecipeText::PER => ', ',
             '/(?<=\p{L})\s+(?:per|(?:for|to)\s+(?:every|each))\s+(?:an?\s+)?(?=(?:pint|cup|litre|liter|quart)\s+of\b)/iu' => ', 1 ',
+            // "Hops 40 g - jojoba 200 ml - 4 weeks" is three.
+            '/(?<=\p{L})\s+[-–—]\s+(?=\S)/u' => ', ',
             // What there is.
             '/(?:^|(?<=[,;])|\band\b)\s*(?:(?:i|we)[’\']ve|(?:(?:i|we)\s+)?have|(?:i|we))(?:\s+got)?\s+(?:only\s+|just\s+)?'.
             '(?=\d|an?\b|some\b|about\b)/iu' => ' , ',

@@ -46,6 +46,31 @@ final class SaidRatio
     }
 
     /**
+     * "1 part calendula to 5 parts olive": as the parts of all of them are, where all are told in parts.
+     *
+     * @param  list<array<string, string>>  $herbs
+     * @param  list<array<string, string>>  $oils as a wish has them
+     * @param  ?float  $anyOil parts of an oil that is not named
+     * @return ?string as a wish has it
+     */
+    public function ofParts(array $herbs, array $oils, ?float $anyOil, string $text): ?string
+    {
+        $ofHerb = array_map(floatval(...), array_column($herbs, 'parts'));
+        $ofOil = [...array_map(floatval(...), array_column($oils, 'parts')), ...$anyOil === null ? [] : [$anyOil]];
+        // Of several herbs and several oils the parts may be of each by themselves.
+        $isOfAll = count($herbs) === 1 || count($oils) <= 1;
+        $isWhole = $isOfAll && $ofHerb !== [] && count($ofHerb) === count($herbs) && array_sum($ofOil) > 0 && count($ofOil) >= count($oils);
+        if (! $isWhole || array_column($herbs, 'amount') !== [] || array_sum($ofHerb) > array_sum($ofOil)) {
+            return null;
+        }
+        [$herb, $oil] = [round(array_sum($ofHerb), 3), round(array_sum($ofOil), 3)];
+        $by = preg_match('/\bby\s+weight\b/iu', $text) === 1 ? 'weight' : 'volume';
+        $this->told[] = sprintf('Parts are taken by %s: %s of herb to %s of oil.', $by, $herb, $oil);
+
+        return "{$herb}:{$oil}".WrittenAmounts::measuredBy($by);
+    }
+
+    /**
      * "7 g lavender per 100 ml, 1 litre": so much to each, where how much oil there is stands beside it.
      *
      * @return array{ratio: string}|null

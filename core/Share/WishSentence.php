@@ -117,6 +117,7 @@ final class WishSentence
         );
         $wish = [...$byJar, ...$this->days(), ...$heeds, ...$this->practice()];
         $wish += $each ?? $ratio->in($this->left, $parts[0] ?? null);
+        preg_match('/\bparts?\b/iu', $text) === 1 && $this->left->take('by\s+(?:weight|volume)');
         $noJar = $this->amount->jarOfNoSize($this->left);
         $noJar === null || ($this->asides[] = SaidAmount::noJar($noJar));
         $wish += $this->amount->howMuch($this->left);
@@ -137,7 +138,11 @@ final class WishSentence
         if ($herbs->herbs === [] && $poured['oils'] === []) {
             throw RecipeException::nothingFound();
         }
+        $byParts = isset($wish['ratio']) ? null : $ratio->ofParts($herbs->herbs, $poured['oils'], $herbs->oilParts, $text);
         $wish = ['herbs' => $herbs->herbs, 'oils' => $poured['oils'] ?: PastedWish::ANY_OIL] + $wish;
+        if ($byParts !== null) {
+            $wish['ratio'] = $byParts;
+        }
         $amount = $oils['amount'] ?? $poured['amount'];
         if ($amount !== null && ! isset($wish['finished'])) {
             $wish['oil_amount'] = $amount;
@@ -150,7 +155,13 @@ final class WishSentence
         if ($herbs->loose !== null && ($amount !== null || isset($wish['finished']))) {
             $herbs->unread[] = $herbs->loose;
         }
-        $guesses = [...$guesses, ...$herbs->guesses, ...$oils['guesses'], ...$poured['guesses']];
+        $guesses = [
+            ...$guesses,
+            ...$this->behindAnOil($herbs->byItself, $text),
+            ...$herbs->guesses,
+            ...$oils['guesses'],
+            ...$poured['guesses'],
+        ];
         if ($herbs->herbs === []) {
             $guesses[] = 'Which herb is not understood. Write it otherwise, or choose it in the sentence.';
             $wish['herbs'] = PastedWish::ANY_HERB;
@@ -176,6 +187,25 @@ final class WishSentence
                 ...(new MeantNames($this->cupboard))->of(array_values(array_diff($unread, $denied->unread)), $wish['oils']),
             ],
         ];
+    }
+
+    /**
+     * "Arnica 1:10 in sunflower, 500 g": by itself behind the oil it may be of either.
+     *
+     * @param  list<string>  $amounts that were taken for the herb's
+     * @return list<string> what is told of them
+     */
+    private function behindAnOil(array $amounts, string $text): array
+    {
+        $told = [];
+        foreach ($amounts as $typed) {
+            $behind = '/\bin\s+((?:[\p{L}-]+\s+){0,2}[\p{L}-]+)\s*[,;]\s*'.preg_quote($typed, '/').'/iu';
+            if (preg_match($behind, $text, $m) === 1 && $this->oils->isOil($m[1])) {
+                $told[] = sprintf('“%s” is taken as how much herb there is.', $typed);
+            }
+        }
+
+        return $told;
     }
 
     /**
@@ -217,7 +247,7 @@ final class WishSentence
         $for = 'for\s+(?=(?:the\s+)?\d{1,2}(?:st|nd|rd|th)\b|(?:(?:this|next)\s+)?'.SaidDay::WEEKDAY.'\b|new\s+year)';
         $ready = '(?:(?:(?:needs?\s+)?to|must|should|has\s+to)\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
         $by =
-            "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until)\\s+|".
+            "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until|till)\\s+|".
             "(?=(?:for\\s+)?(?:christmas|xmas))(?:for\\s+)?|(?:{$for}))";
         $since = '(?:begun|began|started|(?:it\s+)?stand(?:s|ing)\s+since|since|put\s+up|made)';
         $ago = SaidDay::AGO;

@@ -96,7 +96,23 @@ it('reads in a sentence what is turned about', function (string $text, array $wi
         ->toBe($unread);
 })->with([
     // Which oil and how much of it was lost.
-    ['lavender 1 part, olive 4 parts', ['herbs' => [['id' => 'lavender', 'parts' => '1']], 'oils' => [['id' => 'olive', 'parts' => '4']]]],
+    [
+        'lavender 1 part, olive 4 parts',
+        ['herbs' => [['id' => 'lavender', 'parts' => '1']], 'oils' => [['id' => 'olive', 'parts' => '4']], 'ratio' => '1:4 v/v'],
+    ],
+    // How much herb to how much oil was lost, and it was planned 1:7.
+    ['1 part calendula to 5 parts oil', ['herbs' => [['id' => 'calendula', 'parts' => '1']], 'ratio' => '1:5 v/v']],
+    ['2 parts calendula, 1 part yarrow in 9 parts olive', ['ratio' => '3:9 v/v']],
+    ['1 part dried calendula to 4 parts olive by weight', ['oils' => [['id' => 'olive', 'parts' => '4']], 'ratio' => '1:4 w/w']],
+    // Of each by themselves.
+    ['3 parts calendula 1 part yarrow in 3 parts olive and 1 part jojoba', []],
+    ['bay, 30 leaves in 350 ml olive', ['herbs' => [['id' => 'bay-leaf', 'amount' => '30 leaves']], 'oil_amount' => '350 ml']],
+    ['garlic, 3 cloves, olive', ['herbs' => [['id' => 'garlic', 'amount' => '3 cloves']]]],
+    [
+        'dried hops 40 g - jojoba 200 ml - 4 weeks - cupboard',
+        ['herbs' => [['id' => 'hop', 'state' => 'dried', 'amount' => '40 g']], 'school' => 'four-weeks', 'oil_amount' => '200 ml'],
+    ],
+    ['let calendula stand in olive till new year', ['ready_by' => '2027-01-01'], ['let stand']],
     ['calendula and I have half a litre of olive oil', ['oils' => [['id' => 'olive']], 'oil_amount' => '1/2 litre']],
     ["I've got 300 ml of jojoba and 50 g of lavender", ['herbs' => [['id' => 'lavender', 'amount' => '50 g']], 'oil_amount' => '300 ml']],
     ['arnica, 50 g flowers, 300 ml sunflower', ['herbs' => [['id' => 'arnica', 'amount' => '50 g']], 'oil_amount' => '300 ml']],
@@ -114,6 +130,13 @@ it('reads in a sentence what is turned about', function (string $text, array $wi
     ['dandelion blossoms wilted, jar full, olive to the top', ['by_jar' => ['fill' => 'full', 'cover' => 'brim']]],
     ['thyme on a shady sill for three weeks in olive', ['method' => 'cold', 'school' => 'three-weeks']],
 ]);
+
+it('says of an amount by itself behind the oil whose it is', function () {
+    expect(Support::sentence('arnica 1:10 w/w in sunflower, 500 g')['guesses'])
+        ->toBe(['“500 g” is taken as how much herb there is.'])
+        ->and(Support::sentence('arnica 500 g, 1:10 w/w in sunflower')['guesses'])
+        ->toBe([]);
+});
 
 it('takes what was dried with a cloth for no dried herb', function (string $herb, string $state) {
     expect(Support::pasted("Basil oil (for eating)\n{$herb}\n200 ml mild olive oil")->wish)->toMatchArray([
