@@ -29,6 +29,12 @@ final class MeasuredPieces
     /** Behind these the sentence goes on, and it is no list. */
     private const DOES = '/\b(?:in|into|to|over|for|per|until|with|from|or|each|of\s+each|of)\W*$/iu';
 
+    /** A text with each thing of its lines in a line of its own. */
+    public static function apart(string $text): string
+    {
+        return implode("\n", array_merge([], ...array_map(self::of(...), explode("\n", $text))));
+    }
+
     /** @return list<string> the things, or the line by itself */
     public static function of(string $line): array
     {

@@ -152,7 +152,8 @@ final class PastedProduct
         if ($this->recipe->isHeading($line)) {
             return;
         }
-        if (preg_match('/\p{L}/u', preg_replace(ProductShares::COMES_TO, '', $line) ?? $line) !== 1) {
+        $isYield = preg_match('/^(?:makes?|yields?|serves)\s+(?:about\s+)?\d[^,;]*$/iu', $line) === 1;
+        if ($isYield || preg_match('/\p{L}/u', preg_replace(ProductShares::COMES_TO, '', $line) ?? $line) !== 1) {
             $this->say($line, 'step', '', false);
 
             return;
@@ -237,6 +238,10 @@ final class PastedProduct
         if ((! $byDrops && ! $isEssential) || preg_match('/\bvitamin\b/i', $plain) === 1) {
             return false;
         }
+        $several = preg_split('/\s*(?:&|\band\b|\+|\/)\s*/iu', $plain, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        if (count($several) > 1 && count(array_filter($several, fn (string $one) => $this->isScent($one))) > 1) {
+            return $this->say($line, 'unread', 'How much of each is not said, so they are left out.', false);
+        }
         $id = $this->scentNamed($plain);
         if ($id === null) {
             return $this->say(
@@ -268,6 +273,11 @@ final class PastedProduct
         $this->parts['essential_oils'][] = ['id' => $id, 'amount' => $typed];
 
         return $this->say($line, 'scent', sprintf('The essential oil of %s, by a guess: it is so little.', $plain), true);
+    }
+
+    private function isScent(string $named): bool
+    {
+        return $this->scentNamed($named) !== null || $this->words->knownHerb($named) !== null;
     }
 
     /** @return ?string id of the essential oil that goes by this name */

@@ -18,6 +18,10 @@ final class ProductText
             '/\bequal\s+(?:weights?|amounts?|quantities)\s+(?:of\s+)?/iu' => 'equal parts ',
             '/^([ \t]*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]+[-–—][ \t]+(?=equal\s+parts\b)/imu' => "$1\n",
             '/(?<=\p{L})[.;][ \t]+(?=total\b)/iu' => "\n",
+            // "1/4 cup grated" is a quarter of a cup.
+            '/(?<=\bcup|\bcups|\btbsp|\btsp|\doz|\dg|\boz|\bg)[ \t]+(?:grated|chopped|melted)(?=[ \t]*(?:[,;(\n]|$))/iu' => '',
+            '/^([ \t]*(?:\p{L}[\p{L} -]*[ \t])?(?:salve|balm|ointment|roll[ -]on|stick|bar|cream|scrub|serum|perfume)s?),[ \t]*'.
+            '(\d{1,4}\s*(?:ml|g))[ \t]*:[ \t]*(?=\p{L})/imu' => "$1\n$2 in all\n",
             // "Salve for 12 tins of 15 mL: ..." is what it is called, and what it is poured into.
             '/^([ \t]*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]*,?[ \t]+'.
             '(for[ \t]+\d{1,2}[ \t]+[^:\n]*\b(?:tins?|jars?|pots?|tubes?|bottles?)\b[^:\n]*):[ \t]*(?=\S)/imu' => "$1\n$2\n",

@@ -58,6 +58,11 @@ final readonly class ProductTins
     {
         $bare = preg_replace('/(?<=\d)-(?=(?:oz|ounce|ml)\b)/iu', ' ', $line) ?? $line;
 
+        $fills = '/^\W*(?:pour|fills?|spoon|scoop|decant|store|keep|makes?)\b/iu';
+        if (str_contains($bare, $this->said) && preg_match($fills, $bare) === 1) {
+            return true;
+        }
+
         return preg_match(
             '/^\W*(?:(?:melt|pour|fill|spoon|makes?|for|enough|and|it|in|into|to|about|up|the)\W+)*\W*(?:each\W*)?$/iu',
             str_replace($this->said, ' ', $bare),

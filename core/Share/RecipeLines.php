@@ -124,7 +124,7 @@ final readonly class RecipeLines
             preg_replace_callback(
                 '/^(\p{L}[^\d½¼¾⅓⅔]*[\d½¼¾⅓⅔].*?[\p{L})]\.?)(?:,?\s+('.
                     self::STATE.
-                    ')|,\s*((?:'.
+                    ')|,?\s+((?:'.
                     self::PREPARED.
                     '(?:\s*,|\s+and\b)?\s*)+))$/iu',
                 fn (array $m) => trim($m[3] ?? ($m[2] ?? ''), '() ').' '.$m[1],

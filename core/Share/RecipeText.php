@@ -53,6 +53,15 @@ final readonly class RecipeText
         $text =
             preg_replace('/[,;][ \t]*(?=(?:(?:carrier\s+)?oil|herbs?|time|method|heat|temperature|ratio|yield)[ \t]*:)/iu', "\n", $text) ??
             $text;
+        // "Beeswax: 1/4 cup grated, or 1 oz by weight" has the one beside the other.
+        $orSo = '/(?<=\p{L}),?[ \t]+or[ \t]+(?:about[ \t]+)?([\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*'.UnitWords::ANY.')[ \t]*(?=\n|$)/iu';
+        $byWeight =
+            '/[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*'.
+            UnitWords::ANY.
+            ',?[ \t]+or[ \t]+([\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*'.
+            UnitWords::MASS.
+            ')[ \t]+by[ \t]+weight/iu';
+        $text = preg_replace([$byWeight, $orSo], ['$1', ' ($1)'], $text) ?? $text;
         // "Calendula ....... 50 g" has its amount at the end of a row of points.
         $text = preg_replace('/[ \t]*(?:\.{3,}|_{3,})[ \t]*(?=[\d½¼¾⅓⅔])/u', ': ', $text) ?? $text;
         // "Rosemary sprigs x 6, olive oil x 500 ml".
@@ -68,7 +77,7 @@ final readonly class RecipeText
         $text = preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)\s*:[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ?? $text;
         $text = preg_replace('/\bequal\s+parts\s+(?:of\s+)?(?=[^\n\d]*\d[^\n]*\beach\b)/iu', '', $text) ?? $text;
         $text = $this->parted($text);
-        $text = implode("\n", array_map(fn (string $line) => implode("\n", MeasuredPieces::of($line)), explode("\n", $text)));
+        $text = MeasuredPieces::apart($text);
         // "For every 100 g of oil use 20 g of calendula", and "1 oz calendula for every 10 oz of oil", are so much of each.
         $text = preg_replace('/\bfor\s+every\s+(?=\d)([^.\n]*?),?\s+(?:use|take|add)\s+(?=\d)/iu', "$1\n", $text) ?? $text;
         $text = preg_replace(self::PER, "\n", $text) ?? $text;
@@ -79,7 +88,8 @@ final readonly class RecipeText
             UnitWords::ANY.
             ')\.[ \t]+(?=(?-i:\p{Lu}))/iu';
         $text = preg_replace($ends, "$1\n", $text) ?? $text;
-        $text = $this->titles->apart($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n")));
+        // What stood behind a title is parted once that is off.
+        $text = MeasuredPieces::apart($this->titles->apart($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n"))));
         // "1 & 1/2 cups" is one amount.
         $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.

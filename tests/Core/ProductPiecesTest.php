@@ -26,6 +26,13 @@ it('reads of each thing how much there is, whatever parts them', function (strin
     ["Salve\nshea butter: 28g/1oz\nolive oil - 100 ml (3.5 fl oz)", ['shea' => '28g', 'olive' => '100 ml']],
     ['Melt beeswax 20 g, shea 30 g and jojoba (100 ml) together. Pour.', ['beeswax' => '20 g', 'shea' => '30 g', 'jojoba' => '100 ml']],
     ["Foot balm\nolive oil 200 ml\nbeeswax pellets 2 heaped tablespoons", ['olive' => '200 ml', 'beeswax' => '2 tablespoons']],
+    ["Salve\nolive oil (1/2 cup)\nBeeswax: 1/4 cup grated, or 1 oz by weight", ['olive' => '1/2 cup', 'beeswax' => '1 oz']],
+    [
+        "Bath melts\n100g cocoa butter, 50g shea and 20 drops lavender",
+        ['cocoa-butter' => '100g', 'shea' => '50g', 'lavender' => '20 drops'],
+    ],
+    // How much of each there is is not said: both are left out, and not the one of them.
+    ["Stick\n100 g jojoba\n20 drops of sage & lemon eo", ['jojoba' => '100 g']],
     // Which butter is not said; it is none that is eaten.
     ["Salve\n20 g butter\n20 g beeswax\n100 g olive oil", ['beeswax' => '20 g', 'olive' => '100 g']],
     // Of 100 g: 15, 55, 10 and 20 of a hundred.
@@ -62,6 +69,12 @@ it('takes the tins of a recipe, and how much it is by them where all is in parts
     // What is measured fills as many as it fills; US fluid ounces of 29.57 mL.
     ["Salve\nPour into 4 2-oz tins\n100 ml olive oil\n15 g beeswax", [['ml' => 59.0]], ['id' => 'olive', 'amount' => '100 ml']],
     ["Salve\n100 ml olive oil\n15 g beeswax\nFill three 40 ml jars.", [['ml' => 40.0]], ['id' => 'olive', 'amount' => '100 ml']],
+    // The first that is named, of 118 mL.
+    [
+        "Salve\n100 ml olive oil\n15 g beeswax\nPour into a 4 oz tin, or two 2 oz tins.",
+        [['ml' => 118.0]],
+        ['id' => 'olive', 'amount' => '100 ml'],
+    ],
     ["Salve\n100 ml olive oil\n15 g beeswax\nMakes 3 jars", [], ['id' => 'olive', 'amount' => '100 ml']],
 ]);
 
