@@ -9,7 +9,6 @@ use Kettle\Material\Counts;
 use Kettle\Material\Cupboard;
 use Kettle\Measure\Amount;
 use Kettle\Measure\Kind;
-use Kettle\Measure\UnitWords;
 use Kettle\Recipe\Kitchen;
 
 /**
@@ -254,7 +253,7 @@ final class PastedRecipe
             return;
         }
         // An amount that stands where none is looked for is told, and not lost unsaid.
-        $lost = preg_match('/[\d½¼¾⅓⅔][\d.\/]*\s*'.UnitWords::ANY.'(?!\p{L})/iu', $line, $m) === 1 ? $m[0] : null;
+        $lost = WrittenAmounts::first($line);
         if ($oil !== null && mb_strlen($line) < 60) {
             $this->got->unmeasured($oil);
             $this->got->say(

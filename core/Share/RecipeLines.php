@@ -38,10 +38,17 @@ final readonly class RecipeLines
 
     private const SPOONS = 'mugs?|'.UnitWords::CUPS.'|'.UnitWords::SPOONS;
 
+    /** How full a spoon or a cup is. */
+    public const HEAPED = '(?:heaped|heaping|rounded|level|scant|generous)';
+
     private const A_SPOON_BEHIND =
-        '/^(\p{L}[^:,\d]*?)(?:\s*(?:[,:]|\s[-–—])\s*an?\s+((?:(?:heaped|heaping|rounded|level|scant|generous)\s+)?(?:'.
+        '/^(\p{L}[^:,\d]*?)(?:\s*(?:[,:]|\s[-–—])\s*an?\s+((?:'.
+        self::HEAPED.
+        '\s+)?(?:'.
         self::SPOONS.
-        '))|(?:\s*[,:]|\s[-–—])?\s*([\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*\s(?:heaped|heaping|rounded|level|scant|generous)\s+(?:'.
+        '))|(?:\s*[,:]|\s[-–—])?\s*([\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔ ]*\s'.
+        self::HEAPED.
+        '\s+(?:'.
         self::SPOONS.
         ')))$/iu';
 
@@ -62,6 +69,9 @@ final readonly class RecipeLines
         '(?:grated|chopped|crushed|sliced|cut|torn|crumbled|bruised|minced|cracked|peeled|shredded|bashed|pounded|rubbed|'.
         self::STATES.
         ')(?:\s+(?:small|fine|up|in\s+an?\s+mortar|by\s+hand))?';
+
+    /** Between two of which one is meant. */
+    private const OR = '/,?\s+or\s+|(?<=\p{L}{3})\/(?=\p{L}{3})/iu';
 
     /** What it may be instead, in brackets. */
     private const OR_ELSE = '/\s*\(\s*or\b[^()]*\)/iu';
@@ -86,7 +96,8 @@ final readonly class RecipeLines
         // "Cover with olive oil (about 3/4 litre)": so much of it.
         $line =
             preg_replace(
-                '/^(?:cover|top(?:\s+up)?|fill(?:\s+up)?)\s+(?:it\s+|them\s+)?with\s+(?=[^()\d]*\boil\s*\([^()]*\d)/iu',
+                '/^(?:(?:cover|top(?:\s+up)?|fill(?:\s+up)?)\s+(?:it\s+|them\s+)?with|pour\s+(?:in|over|on))\s+'.
+                    '(?=[^()\d]*\boil\b[^()\d]*\([^()]*\d)/iu',
                 '',
                 $line,
             ) ?? $line;
@@ -162,14 +173,14 @@ final readonly class RecipeLines
         return preg_replace(self::OR_ELSE, '', $line) ?? $line;
     }
 
-    /** "300 ml olive or sunflower oil": the first, where both are known; the line as it is where they are not. */
+    /** "300 ml olive or sunflower oil", "jojoba/olive mix": the first, where both are known; the line as it is where they are not. */
     private function firstOf(string $line): string
     {
-        if (preg_match('/\s+or\s+/iu', $line) !== 1) {
+        if (preg_match(self::OR, $line) !== 1) {
             return $line;
         }
         [$amount, , $rest] = $this->words->amounts->amount($line);
-        $things = preg_split('/,?\s+or\s+/iu', $amount === null ? '' : $rest) ?: [];
+        $things = preg_split(self::OR, $amount === null ? '' : preg_replace('/\s+(?:mix|blend)$/iu', '', $rest) ?? $rest) ?: [];
         if (count($things) !== 2) {
             return $line;
         }

@@ -62,6 +62,8 @@ final readonly class RecipeText
             UnitWords::MASS.
             ')[ \t]+by[ \t]+weight/iu';
         $text = preg_replace([$byWeight, $orSo], ['$1', ' ($1)'], $text) ?? $text;
+        // "(c. 700 mL)" is about as much, and "a mugful" a mug.
+        $text = preg_replace(['/\(\s*ca?\.\s*(?=\d)/iu', '/\b(cup|mug|teaspoon|tablespoon)fuls?\b/iu'], ['(about ', '$1'], $text) ?? $text;
         // "Calendula ....... 50 g" has its amount at the end of a row of points.
         $text = preg_replace('/[ \t]*(?:\.{3,}|_{3,})[ \t]*(?=[\d½¼¾⅓⅔])/u', ': ', $text) ?? $text;
         // "Rosemary sprigs x 6, olive oil x 500 ml".
@@ -121,7 +123,9 @@ final readonly class RecipeText
                     // "calendula, 30 g" is one.
                     '(?:(?:(?<!\d)[,;]|[,;](?!\d))\s*(?:and\s+)?(?=[\d½¼¾⅓⅔])(?![\d½¼¾⅓⅔](?:[\d.,\/½¼¾⅓⅔ –-]|\bto\b|\bor\b)*\s*(?:'.
                     UnitWords::FLUID_OUNCES.
-                    '|%|(?:(?:heaped|heaping|rounded|level|scant|generous)[ \t]+)?\p{L}*\.?)'.
+                    '|%|(?:'.
+                    RecipeLines::HEAPED.
+                    '[ \t]+)?\p{L}*\.?)'.
                     '(?:,?[ \t]+(?:'.
                     RecipeLines::LYING.
                     ')|,[ \t]*(?:'.

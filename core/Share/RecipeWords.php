@@ -41,7 +41,8 @@ final readonly class RecipeWords
 
     /** What is dried with a cloth is as wet as before. */
     private const DRY_OUTSIDE =
-        '/\b(?:(?:squeezed|pat(?:ted)?|wrung|dabbed|spun|shaken|blotted|wiped|towel(?:led)?)[\s-]+(?:\p{L}+\s+)?(?:dry|dried)|'.
+        '/\b(?:(?:picked|gathered|harvested)\s+(?:when\s+|while\s+)?dry\b|'.
+        '(?:squeezed|pat(?:ted)?|wrung|dabbed|spun|shaken|blotted|wiped|towel(?:led)?)[\s-]+(?:\p{L}+\s+)?(?:dry|dried)|'.
         '(?:washed|rinsed|blanched),?\s+(?:and\s+|then\s+)*'.
         '(?:(?:very|thoroughly|well)\s+)*(?:dry|dried)|dry\s+(?:very\s+)?(?:well|thoroughly))\b/iu';
 
@@ -106,7 +107,11 @@ final readonly class RecipeWords
 
         return match (true) {
             // What was picked fresh, and lay a night, is wilted.
-            preg_match('/(?<!\bnot\s)\b(?:wilted|(?:let|left|leave)\s+(?:\S+\s+){0,3}wilt)\b/i', $text) === 1 => 'wilted',
+            preg_match(
+                '/(?<!\bnot\s)\b(?:wilted|(?:let|left|leave)\s+(?:\S+\s+){0,3}wilt)\b|'.
+                    '(?<=,)\s*(?:then\s+)?wilt\s+(?:overnight|for|a\s+(?:day|night)|\d+)\b/i',
+                $text,
+            ) === 1 => 'wilted',
             preg_match(
                 '/\b(fresh(ly)?(?!\s+('.
                     self::POWDERED.

@@ -86,8 +86,8 @@ final class SaidHerbs
 
     private function piece(string $piece): void
     {
-        // "Infuse 60 g" is 60 g.
-        $piece = preg_replace(self::BEFORE_AMOUNT, '', $piece) ?? $piece;
+        // "Infuse 60 g" is 60 g, and so is "root oil: 60 g".
+        $piece = preg_replace(['/^[\s:]+/u', self::BEFORE_AMOUNT], '', $piece) ?? $piece;
         [$typed, $rest, $behind] = $this->pieces->measured($piece);
         [$typed, $rest] = $typed === '' ? $this->pieces->counted($rest) ?? ['', $rest] : [$typed, $rest];
         [$parts, $rest] = SaidPieces::parts($rest);
@@ -195,7 +195,12 @@ final class SaidHerbs
     private function isPartOfLast(string $rest, string $typed): bool
     {
         $last = count($this->herbs) - 1;
-        $said = '/^(?:(?:dried|dry|fresh|wilted)\s+)*('.PlantPart::any().')(?:\s+(?:dried|dry|fresh|wilted|in|into))*$/iu';
+        $said =
+            '/^(?:(?:dried|dry|fresh|wilted|'.
+            RecipeLines::PREPARED.
+            ')\s+)*('.
+            PlantPart::any().
+            ')(?:\s+(?:dried|dry|fresh|wilted|in|into))*$/iu';
         if ($typed === '' || ! isset($this->herbs[$last]['id']) || isset($this->herbs[$last]['amount'])) {
             return false;
         }

@@ -59,6 +59,10 @@ final class SaidInFull
             '/\b(dried|wilted)\s+(?:for\s+(?:about\s+)?'.
             '(?:\d[\d.]*(?:\s*(?:-|–|to)\s*\d+)?|an?|some|few|several)\s*(?:h|hrs?|hours?|days?|weeks?)'.
             '|overnight|over\s+night)\b/iu' => '$1',
+            '/\bday\s+(\d{1,3})\s+(?:today|now|already|by\s+now)\b/iu' => '; $1 days ago;',
+            '/\b(?:since\s+a\s+fortnight|for\s+a\s+fortnight\s+now|a\s+fortnight\s+ago)\b/iu' => '; 2 weeks ago;',
+            '/\ba\s+fortnight\b/iu' => '2 weeks',
+            '/\b(?:the\s+)?first\s+of\s+(?='.SaidDay::ANY_MONTH.'\b)/iu' => '1 ',
             // How long it stands by now is since when, and no time that it is to stand.
             '/(?:\babout\s+)?\b(\d{1,2})\s+(day|week|month)s?\s+(?:old|now|in(?=\s*(?:[;,.]|$)))(?=\W|$)/iu' => '; $1 $2s ago;',
             '/\b(?:has\s+|have\s+)?been\s+(?:going|standing|steeping|infusing|sitting|in)\s+(?:for\s+)?(?:about\s+)?(\d{1,2})\s+'.
@@ -218,6 +222,6 @@ final class SaidInFull
             $this->told[] = self::FOR_THE_MELT;
         }
 
-        return $this->each('/\p{L}+_\p{L}+/u', $made, fn (array $m) => str_replace('_', ' ', $m[0]));
+        return $this->each('/\p{L}+(?:_\p{L}+)+/u', $made, fn (array $m) => str_replace('_', ' ', $m[0]));
     }
 }

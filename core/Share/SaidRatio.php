@@ -82,13 +82,15 @@ final class SaidRatio
             '(\d+(?:\.\d+)?)\s*g(?:rams?)?\s+((?:of\s+)?(?:[\p{L}\'’-]+\s+){0,4}?)(?:per|(?:to|for|in)\s+(?:each|every))\s+'.
                 '(\d+(?:\.\d+)?\s*)?(ml|millilit(?:re|er)s?|l|lit(?:re|er)s?)(?:\s+of(?=\s))?',
         );
-        if ($m === null || (float) $m[1] === 0.0 || preg_match('/\d\s*(?:'.UnitWords::CAPACITY.')(?!\p{L})/iu', $left->text) !== 1) {
+        $ml = ((float) ($m[3] ?? 0) ?: 1.0) * (stripos($m[4] ?? '', 'm') === 0 ? 1 : 1000);
+        // More herb than oil is of something else.
+        $isRatio = $m !== null && (float) $m[1] > 0.0 && (float) $m[1] <= $ml;
+        if (! $isRatio || preg_match('/\d\s*(?:'.UnitWords::CAPACITY.')(?!\p{L})/iu', $left->text) !== 1) {
             $left->text = $was;
 
             return null;
         }
         $left->putBack($m[2]);
-        $ml = ((float) $m[3] ?: 1.0) * (stripos($m[4], 'm') === 0 ? 1 : 1000);
         $ratio = '1:'.round($ml / (float) $m[1], 2);
         $said = preg_replace('/\s+of$/iu', '', trim($m[0]));
         $this->told[] = sprintf('“%s” is taken as %s, grams to mL.', $said, $ratio);

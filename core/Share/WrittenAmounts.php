@@ -22,7 +22,20 @@ final readonly class WrittenAmounts
     private const ABOUT =
         '/^(?:'.AmountReader::ABOUT.')\b\.?\s+(?=[\d½¼¾⅓⅔⅛⅜⅝⅞.]|(?:an?|half|one|two|three|four|five|six|eight|ten|twelve)\b)/iu';
 
+    /** So much of a measure, or of what a kitchen measures with and no table has. */
+    private const AN_AMOUNT =
+        '/[\d½¼¾⅓⅔][\d.\/]*\s*'.
+        UnitWords::ANY.
+        '(?!\p{L})|'.
+        '\b(?:half\s+an?|an?|one|two|three)\s+(?:(?:big|small|large)\s+)?(?:mug|bowl|glass|jug|basket|scoop|ladle)(?:e?s|ful)?\b/iu';
+
     public function __construct(private Kitchen $kitchen) {}
+
+    /** The first amount that stands anywhere in a line, as it is written. */
+    public static function first(string $line): ?string
+    {
+        return preg_match(self::AN_AMOUNT, $line, $m) === 1 ? $m[0] : null;
+    }
 
     /**
      * The amount a line begins with, as written, what comes after it, and one beside it in brackets. As many words as

@@ -39,6 +39,8 @@ it('reads of each herb and oil how much there is', function (string $text, array
     ["Violet leaf oil\n~ 2 big handfuls wilted violet leaves\n~ 300 ml almond oil", ['violet-leaf' => '40 g'], '300 ml'],
     ["Juniper oil\nBerries: 80 g, crushed in a mortar\nOil: sesame, 400 g", ['juniper-berry' => '80 g'], '400 g'],
     ["Comfrey oil\n60 g comfrey root, sliced\n300g oil. 6 weeks.", ['comfrey-root' => '60 g'], '300g'],
+    ["Comfrey oil\n200 g comfrey leaf\nPour in sunflower oil till leaves covered (c. 700ml).", ['comfrey-leaf' => '200 g'], '700ml'],
+    ['Marshmallow root oil (cold): 50g chopped dried root, 250 ml almond oil, 2 weeks', ['marshmallow-root' => '50g'], '250 ml'],
     // A tenth of 500 g, and nine; "Batch" is no herb.
     ['Ingredients: Calendula officinalis flowers 10%, olive oil 90%. Batch 500 g. Cold, 28 days.', ['calendula' => '50 g'], '450 g'],
     // A day of wilting is no day in the oil.
@@ -85,7 +87,11 @@ it('fills a jar so far as is said, and names the first of two oils', function ()
         ->and($either->lines[1]['guess'])
         ->toBeTrue()
         ->and($either->lines[1]['says'])
-        ->toContain('The first of the two is taken.');
+        ->toContain('The first of the two is taken.')
+        ->and(Support::pasted("20 g dried yarrow\n200 ml jojoba/olive mix")->lines[1]['says'])
+        ->toContain('The first of the two is taken.')
+        ->and(Support::pasted("Lavender oil\ndried lavender, about a mugful\n200 ml jojoba")->lines[1]['says'])
+        ->toContain('Of “a mug” nothing was made');
 });
 
 it('reads in a sentence what is turned about', function (string $text, array $wish, array $unread = []) {
@@ -116,6 +122,11 @@ it('reads in a sentence what is turned about', function (string $text, array $wi
     ['calendula and I have half a litre of olive oil', ['oils' => [['id' => 'olive']], 'oil_amount' => '1/2 litre']],
     ["I've got 300 ml of jojoba and 50 g of lavender", ['herbs' => [['id' => 'lavender', 'amount' => '50 g']], 'oil_amount' => '300 ml']],
     ['arnica, 50 g flowers, 300 ml sunflower', ['herbs' => [['id' => 'arnica', 'amount' => '50 g']], 'oil_amount' => '300 ml']],
+    ['balm of Gilead buds 50 g in olive', ['herbs' => [['id' => 'poplar-bud', 'amount' => '50 g']]]],
+    ['comfrey root, dried, in jojoba, day 12 today', ['begun' => '2026-11-12']],
+    ['dried rose petals in jojoba since a fortnight', ['begun' => '2026-11-10']],
+    ['rose petals in jojoba for a fortnight', ['method' => 'cold', 'school' => 'two-weeks']],
+    ['dried calendula in olive from the first of November', ['begun' => '2026-11-01']],
     // The root is not the leaf that is known.
     ['nettle, 30 g roots, in olive 200 ml', ['herbs' => [['id' => 'nettle-leaf']], 'oil_amount' => '200 ml'], ['30 g roots']],
     // 100 : 7 is 14.29; it was 7 g in 100 mL, and of the litre nothing was made.
@@ -149,6 +160,8 @@ it('takes what was dried with a cloth for no dried herb', function (string $herb
     ['50 g basil leaves, blanched, squeezed dry', 'fresh'],
     ['50 g basil, washed and patted dry', 'fresh'],
     ['50 g basil, rinsed, and dried', 'fresh'],
+    ['50 g basil, picked dry at noon', 'fresh'],
+    ['50 g fresh basil, wilt overnight', 'wilted'],
     ['50 g dried basil', 'dried'],
     ['50 g basil, dried', 'dried'],
 ]);

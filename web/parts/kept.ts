@@ -52,7 +52,6 @@ export function useKeptForm<F extends object>(name: string | null, first: F) {
   }, [store, touched])
   return {
     typed: { ...first, ...touched } as F,
-    touched,
     put: (part: Partial<F>) => setTouched((before) => ({ ...before, ...part })),
     set: setTouched,
   }
