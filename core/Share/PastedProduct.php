@@ -168,6 +168,8 @@ final class PastedProduct
             ) ?? $line;
         $line = $this->recipe->amountFirst($line);
         [$amount, $typed, $rest, $aside] = $this->words->amounts->amount($line);
+        // "1 x 100 mL bottle of olive oil" is so much of it.
+        $rest = preg_replace('/^'.LotPieces::IN_A.'\s+(?:of\s+)?(?=\p{L}{3})/iu', '', $rest) ?? $rest;
         // What was weighed is surer than what was filled.
         if ($amount?->kind === Kind::Volume && $aside?->kind === Kind::Mass && preg_match(OilLine::METRIC, $aside->typed) === 1) {
             $typed = $aside->typed;

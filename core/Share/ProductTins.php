@@ -33,6 +33,9 @@ final readonly class ProductTins
             "/{$many}(".self::SIZE.")\\s+{$kinds}".self::VESSELS.'\b/iu',
             "/{$many}{$kinds}".self::VESSELS.'\s+(?:of|at|holding)\s+(?:about\s+)?('.self::SIZE.')(?!\p{L})/iu',
         ];
+        // "1 x 10 mL bottle of lavender oil" goes in.
+        $goesIn = '/^\W*'.$many.'(?:'.self::SIZE.')\s+'.$kinds.self::VESSELS.'\s+(?:of\s+)?\p{L}{3}.*$/imu';
+        $text = preg_replace($goesIn, ' ', $text) ?? $text;
         foreach ($patterns as $pattern) {
             if (preg_match($pattern, $text, $m) !== 1) {
                 continue;

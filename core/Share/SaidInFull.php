@@ -26,6 +26,9 @@ final class SaidInFull
         $asked = "(?:(?:do|will|would|should)\\s+(?:i|we)\\s+(?:need|want|use|take)\\b(?:\\s+{$of})?|{$of}|(?=(?:for|with|to|at)\\b))";
         $text = $this->each("/\\bhow\\s+(?:much|many)\\s+([^.?!;,]*?)\\s*\\b{$asked}/iu", $text, $this->askedFor(...));
         $short = [
+            // "1:5 (w/v)" says by what it is measured, and "1 in 5" is 1:5.
+            '/(?<=\d)\s*\(\s*([wv]\/[wv])\s*\)/iu' => ' $1',
+            '/\b1\s+in\s+(\d{1,2})(?=\s*(?:[,;.(]|$|[wv]\/[wv]\b))/iu' => '1:$1',
             // "Coconut oil (fractionated)" is another oil than coconut oil.
             '/\b(\p{L}+\s+oil)\s*\(\s*(fractionated|high[\s-]oleic)\s*\)/iu' => '$2 $1',
             '/\(\s*(dried|fresh|wilted|powdered)\s*\)/iu' => ' $1 ',
@@ -95,6 +98,15 @@ final class SaidInFull
                 '\s*){1,3})/iu',
             $text,
             $this->inOil(...),
+        );
+
+        // "Calendula/olive 300 mL" is the one in the other.
+        $text = $this->each(
+            '/(?<!\p{L})(\p{L}{3,})\/(\p{L}{3,})/u',
+            $text,
+            fn (array $m) => $this->oils->isOil($m[2]) && ! $this->oils->isOil($m[1]) && $this->words->knownHerb($m[1]) !== null
+                ? "{$m[1]} in {$m[2]}"
+                : $m[0],
         );
 
         return $this->forWhat($this->blended($text));

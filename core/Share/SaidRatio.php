@@ -79,7 +79,7 @@ final class SaidRatio
     {
         $was = $left->text;
         $m = $left->take(
-            '(\d+(?:\.\d+)?)\s*g(?:rams?)?\s+((?:of\s+)?(?:[\p{L}\'’-]+\s+){0,4}?)(?:per|(?:to|for|in)\s+(?:each|every))\s+'.
+            '(\d+(?:\.\d+)?)\s*g(?:rams?)?(?:\s*\/\s*|\s+((?:of\s+)?(?:[\p{L}\'’-]+\s+){0,4}?)(?:per|(?:to|for|in)\s+(?:each|every))\s+)'.
                 '(\d+(?:\.\d+)?\s*)?(ml|millilit(?:re|er)s?|l|lit(?:re|er)s?)(?:\s+of(?=\s))?',
         );
         $ml = ((float) ($m[3] ?? 0) ?: 1.0) * (stripos($m[4] ?? '', 'm') === 0 ? 1 : 1000);

@@ -33,6 +33,7 @@ it('reads of each thing how much there is, whatever parts them', function (strin
     ],
     // How much of each there is is not said: both are left out, and not the one of them.
     ["Stick\n100 g jojoba\n20 drops of sage & lemon eo", ['jojoba' => '100 g']],
+    ["Salve\n1 x 100 ml bottle of olive oil\n15 g beeswax", ['olive' => '1 x 100 ml', 'beeswax' => '15 g']],
     // Which butter is not said; it is none that is eaten.
     ["Salve\n20 g butter\n20 g beeswax\n100 g olive oil", ['beeswax' => '20 g', 'olive' => '100 g']],
     // Of 100 g: 15, 55, 10 and 20 of a hundred.
@@ -75,6 +76,8 @@ it('takes the tins of a recipe, and how much it is by them where all is in parts
         [['ml' => 118.0]],
         ['id' => 'olive', 'amount' => '100 ml'],
     ],
+    // What goes in is no tin.
+    ["Salve\n100 ml olive oil\n15 g beeswax\n1 x 10 ml bottle of lavender oil", [], ['id' => 'olive', 'amount' => '100 ml']],
     ["Salve\n100 ml olive oil\n15 g beeswax\nMakes 3 jars", [], ['id' => 'olive', 'amount' => '100 ml']],
 ]);
 

@@ -135,6 +135,15 @@ it('reads in a sentence what is turned about', function (string $text, array $wi
         '50 g of calendula to every litre of olive, 300 ml',
         ['herbs' => [['id' => 'calendula']], 'ratio' => '1:20 w/v', 'oil_amount' => '300 ml'],
     ],
+    ['calendula 25 g/100 ml, 500 ml olive', ['ratio' => '1:4 w/v', 'oil_amount' => '500 ml']],
+    ['calendula in olive 1 in 5', ['ratio' => '1:5']],
+    ['1:5 (w/v) calendula/olive 300 ml', ['herbs' => [['id' => 'calendula']], 'ratio' => '1:5 w/v', 'oil_amount' => '300 ml']],
+    // More herb than oil is of something else.
+    [
+        '500 g lavender per 100 ml, 1 litre of olive',
+        ['herbs' => [['id' => 'lavender', 'amount' => '500 g']], 'oil_amount' => '1 litre'],
+        ['100 ml'],
+    ],
     // By itself it is so much of each.
     ['20 g calendula per 100 ml olive', ['herbs' => [['id' => 'calendula', 'amount' => '20 g']], 'oil_amount' => '100 ml']],
     ['birch leaves, fresh, in almond oil, sun, strain after two weeks', ['method' => 'solar', 'hours' => '2 weeks']],
