@@ -133,12 +133,12 @@ final readonly class HerbLine
             $each = $other;
             [$herb, $name, $guesses] = $this->of($rest, true, $got->purpose === 'kitchen', $other['state']->value);
         }
-        $weighed = preg_match('/\(([^()]*\d[^()]*)\)/u', $rest, $m) === 1 ? $this->words->amounts->amount($m[1]) : [null, '', '', null];
+        [, $aside] = $this->words->amounts->aside($rest);
         if ($garlic) {
             $guesses[] = 'cloves are taken to be of garlic; if the spice is meant, change it';
         }
-        if ($weighed[0]?->kind === Kind::Mass && $weighed[2] === '') {
-            $herb['amount'] = $weighed[1];
+        if ($aside?->kind === Kind::Mass) {
+            $herb['amount'] = round($aside->value, 1).' g';
         } elseif ($each === null) {
             $guesses[] = 'how much they weigh is not known: weigh them';
         } else {

@@ -48,9 +48,9 @@ final class HerbNames
         if ($this->balms === null) {
             $balms = [];
             foreach ($this->names ??= $this->all() as [$name]) {
-                preg_match('/\s(?:salve|balm|ointment)$/u', $name) === 1 && ($balms[] = preg_quote($name, '/'));
+                preg_match('/\s(?:salve|balm|ointment)$|^(?:salve|balm|ointment)\s/u', $name) === 1 && ($balms[] = preg_quote($name, '/'));
             }
-            $this->balms = '/\b(?:'.implode('|', [...$balms, 'balm\s+of\s+gilead']).')\b/iu';
+            $this->balms = $balms === [] ? '/(?!)/' : '/\b(?:'.implode('|', $balms).')\b/iu';
         }
 
         return $this->balms;

@@ -200,7 +200,7 @@ final readonly class LotLines
 
             return true;
         }
-        if (preg_match('/^(bought|gathered|picked|foraged|harvested|dug|collected|grown)\b\s*(.*)$/u', $low, $m) === 1) {
+        if (preg_match('/^(bought|'.LotPieces::GATHERED.'|grown)\b\s*(.*)$/u', $low, $m) === 1) {
             $put('got_how', $m[1] === 'bought' ? 'bought' : 'gathered', $piece);
             $after = trim(mb_substr($piece, mb_strlen($m[1])));
             $day = $after === '' ? null : $this->days->read($after, false);

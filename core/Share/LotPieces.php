@@ -34,10 +34,12 @@ final readonly class LotPieces
     /** A month of a year, that stands by itself wherever it is. */
     private const MONTH = SaidDay::ANY_MONTH.'\s+20\d\d';
 
+    /** How a herb is got that is not bought. */
+    public const GATHERED = 'picked|gathered|foraged|harvested|dug|collected';
+
     /** How it was got, with a day or a place behind it: "hand picked rose petals" are not picked anywhere. */
     private const GOT_THEN =
-        '(?:opened|bought|picked|gathered|foraged|harvested|dug|collected|made)\s+'.
-        '(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
+        '(?:opened|bought|'.self::GATHERED.'|made)\s+'.'(?:(?:on|in|at|from)\s+|(?=\d|today|yesterday|last\b|this\b))';
 
     /** Where it is from, with the day behind it, or how it is. */
     private const FROM = '/^(\p{L}.*\S)\s+(from\s+\p{L}.*?)(?:\s+(?:on\s+)?('.SaidDay::DATE.'))?(\s+(?:dried|dry|wilted|fresh))?$/iu';
@@ -114,7 +116,7 @@ final readonly class LotPieces
                     $m,
                 ) === 1 &&
                 preg_match(
-                    '/\b(?:'.self::BEST_BEFORE.'|opened|bought|picked|gathered|foraged|made|on|in|of|\d{1,2}(?:st|nd|rd|th)?)$/iu',
+                    '/\b(?:'.self::BEST_BEFORE.'|opened|bought|'.self::GATHERED.'|made|on|in|of|\d{1,2}(?:st|nd|rd|th)?)$/iu',
                     $m[1],
                 ) !== 1
             ) {
@@ -188,7 +190,9 @@ final readonly class LotPieces
         $more =
             '(?:'.
             self::BEST_BEFORE.
-            '|opened|unopened|sealed|bought|picked|gathered|foraged|made|from|organic|lot|batch|home[\s-]?grown|wild|'.
+            '|opened|unopened|sealed|bought|'.
+            self::GATHERED.
+            '|made|from|organic|lot|batch|home[\s-]?grown|wild|'.
             'not|never|no|(?<!not )for(?=\s+\p{L})|dried(?=\s+\d)|'.
             'natural|whole|sweet|aluminium|pellets|pastilles|blocks?|chips)\b|\p{Sc}|@';
         if (preg_match('/^(\s*\p{L}.*?\s'.self::MEASURE.")\\s+((?:{$more}).*)$/iu", $piece, $m) !== 1) {

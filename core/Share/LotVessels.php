@@ -14,6 +14,9 @@ final readonly class LotVessels
 {
     public const SIZE = '\d[\d.]*\s*(?:'.UnitWords::METRIC_VOLUME.'|'.UnitWords::FLUID_OUNCES.'|'.UnitWords::OUNCES.')';
 
+    /** What is said of jars and bottles, and is no size. */
+    private const SAID_OF = 'glass|amber|dark|brown|blue|clear|empty|new|clean|dropper|pump';
+
     /** "tins" and what else a product is filled into, and what each of them holds. */
     private const TINS =
         '/^(\d{1,5})\s*(?:x\s*)?(?:('.
@@ -27,9 +30,7 @@ final readonly class LotVessels
     /** A whole line with how many there are first: "glass bottles 100 mL, 20" are twenty of them, and so are "20 glass bottles, 100 mL". */
     public static function manyFirst(string $line): string
     {
-        $vessels =
-            '(?:(?:glass|amber|dark|brown|blue|clear|tin|jam|honey|'.
-            'empty|new|clean|dropper|pump|small)\s+)*(?<vessel>jars?|bottles?|tins?|pots?)';
+        $vessels = '(?:(?:'.self::SAID_OF.'|tin|jam|honey|small)\s+)*(?<vessel>jars?|bottles?|tins?|pots?)';
         [$size, $many] = ['(?<size>'.self::SIZE.')', '(?<many>\d{1,5})'];
         foreach (
             [
@@ -73,11 +74,7 @@ final readonly class LotVessels
             return false;
         }
         $kind = mb_strtolower($m[3]);
-        $bare = preg_replace(
-            '/\b(?:amber|dark|brown|blue|clear|clean|new|empty|glass|dropper|pump|mason|lidded)\b/iu',
-            ' ',
-            "{$m[2]} {$m[4]}",
-        );
+        $bare = preg_replace('/\b(?:'.self::SAID_OF.'|mason|lidded)\b/iu', ' ', "{$m[2]} {$m[4]}");
         $size = trim(preg_replace('/\s+/u', ' ', $bare ?? '') ?? '');
         $ml = $this->words->amounts->reading($size);
         // "250 mL preserving jars": what else is said of them is no size.

@@ -240,7 +240,7 @@ final class PastedProduct
         if ((! $byDrops && ! $isEssential) || preg_match('/\bvitamin\b/i', $plain) === 1) {
             return false;
         }
-        $several = preg_split('/\s*(?:&|\band\b|\+|\/)\s*/iu', $plain, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $several = preg_split(OfEach::APART, $plain, -1, PREG_SPLIT_NO_EMPTY) ?: [];
         if (count($several) > 1 && count(array_filter($several, fn (string $one) => $this->isScent($one))) > 1) {
             return $this->say($line, 'unread', 'How much of each is not said, so they are left out.', false);
         }

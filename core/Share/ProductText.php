@@ -16,7 +16,6 @@ final class ProductText
         $rewritten = [
             // "Equal weights of beeswax, shea and oil".
             '/\bequal\s+(?:weights?|amounts?|quantities)\s+(?:of\s+)?/iu' => 'equal parts ',
-            '/^([ \t]*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]+[-–—][ \t]+(?=equal\s+parts\b)/imu' => "$1\n",
             '/(?<=\p{L})[.;][ \t]+(?=total\b)/iu' => "\n",
             // "1/4 cup grated" is a quarter of a cup.
             '/(?<=\bcup|\bcups|\btbsp|\btsp|\doz|\dg|\boz|\bg)[ \t]+(?:grated|chopped|melted)(?=[ \t]*(?:[,;(\n]|$))/iu' => '',
@@ -25,7 +24,6 @@ final class ProductText
             // "Salve for 12 tins of 15 mL: ..." is what it is called, and what it is poured into.
             '/^([ \t]*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]*,?[ \t]+'.
             '(for[ \t]+\d{1,2}[ \t]+[^:\n]*\b(?:tins?|jars?|pots?|tubes?|bottles?)\b[^:\n]*):[ \t]*(?=\S)/imu' => "$1\n$2\n",
-            '/,[ \t]*(?=\p{L}[^,\n\d%]*[ \t]\d{1,3}[ \t]*%[ \t]*$)/imu' => "\n",
             // "Beard balm, 60 mL: 30 % beeswax 30 % shea".
             '/^([ \t]*\p{L}[\p{L}\'’ -]{2,60}?),[ \t]*(\d{1,4}\s*(?:ml|g))[ \t]*:[ \t]*(?='.self::SHARE.')/imu' => "$1\n$2 in all\n",
             '/(?<=\p{L})[ \t]+(?='.self::SHARE.')/iu' => "\n",

@@ -26,7 +26,7 @@ final readonly class ProductTins
 
     public static function in(string $text, Kitchen $kitchen): ?self
     {
-        $text = preg_replace('/(?<=\d)-(?=(?:oz|ounce|ml)\b)/iu', ' ', $text) ?? $text;
+        $text = self::withoutDash($text);
         $many = '(?:\b(\d{1,2}|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\s+(?:[x×]\s*)?)?';
         $kinds = '(?:(?:small|metal|glass|clean|dry|lip[\s-]balm|dark|amber)\s+)*';
         $patterns = [
@@ -56,11 +56,16 @@ final readonly class ProductTins
         return null;
     }
 
+    /** "2-oz tins" are of 2 oz. */
+    private static function withoutDash(string $text): string
+    {
+        return preg_replace('/(?<=\d)-(?=(?:oz|ounce|ml)\b)/iu', ' ', $text) ?? $text;
+    }
+
     /** Whether a line says nothing else. */
     public function isAllOf(string $line): bool
     {
-        $bare = preg_replace('/(?<=\d)-(?=(?:oz|ounce|ml)\b)/iu', ' ', $line) ?? $line;
-
+        $bare = self::withoutDash($line);
         $fills = '/^\W*(?:pour|fills?|spoon|scoop|decant|store|keep|makes?)\b/iu';
         if (str_contains($bare, $this->said) && preg_match($fills, $bare) === 1) {
             return true;

@@ -276,6 +276,9 @@ final readonly class RecipeLines
 
     private function isOneOfTwo(string $line): bool
     {
+        if (preg_match(self::OR, $line) !== 1) {
+            return false;
+        }
         $first = $this->amountBefore($line);
 
         return $this->firstOf($line) !== $line || $this->firstOf($first) !== $first;

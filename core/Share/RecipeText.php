@@ -76,7 +76,9 @@ final readonly class RecipeText
         $text = preg_replace($peel, '$1$2 $3$4 peel', $text) ?? $text;
         $text = $this->withoutKinds($this->inHalves($this->partsApart($text)));
         // "Lotion bar: equal parts ..." is a name, and "equal parts ..., 30 g each" is so much of each.
-        $text = preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)\s*:[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ?? $text;
+        $text =
+            preg_replace('/^(\s*\p{L}[\p{L}\'’ -]{2,60}?)(?:\s*:|[ \t]+[-–—](?=[ \t]))[ \t]*(?=equal\s+parts\b)/imu', "$1\n", $text) ??
+            $text;
         $text = preg_replace('/\bequal\s+parts\s+(?:of\s+)?(?=[^\n\d]*\d[^\n]*\beach\b)/iu', '', $text) ?? $text;
         $text = $this->parted($text);
         $text = MeasuredPieces::apart($text);
@@ -228,9 +230,6 @@ final readonly class RecipeText
         $lines = array_map(function (string $line) use ($much): string {
             $pieces = preg_split('/\s+\/\s+/u', $line) ?: [$line];
             $pieces = count(preg_grep('/\d/', $pieces) ?: []) === count($pieces) ? $pieces : [$line];
-            // "Shea 50 g | coconut oil 30 g", where it is no table.
-            $columns = preg_split('/\s+[|•·]\s+/u', trim($line)) ?: [$line];
-            $pieces = count($columns) > 1 && count(preg_grep("/{$much}/iu", $columns) ?: []) === count($columns) ? $columns : $pieces;
 
             return implode("\n", array_map(fn (string $piece): string => self::closeApart($piece, $much), $pieces));
         }, explode("\n", $text));

@@ -150,8 +150,8 @@ final readonly class WrittenAmounts
         return $asked;
     }
 
-    /** @return array{string, ?Amount} */
-    private function aside(string $rest): array
+    /** @return array{string, ?Amount} what is left of it without the amount in brackets or behind a stroke, and that amount */
+    public function aside(string $rest): array
     {
         if (preg_match('/\(([^)]{1,30})\)|\/\s*(\d[\d.,]*\s*(?:'.UnitWords::ANY.'|c)\b)/iu', $rest, $m) !== 1) {
             return [$rest, null];

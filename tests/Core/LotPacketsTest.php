@@ -1,14 +1,12 @@
 <?php
 
-use Kettle\Share\LotLines;
 use Tests\Core\Support;
 
 // How people write on a lid or in a list how many packets of how much there are, and what else stands there. All of it common
 // practice, no source.
 
 it('reads how much there is of what', function (string $line, array $lot) {
-    $kitchen = Support::kitchen();
-    expect((new LotLines($kitchen->cupboard(), $kitchen))->read($line)[0]['lot'])->toEqual($lot);
+    expect(Support::lot($line))->toEqual($lot);
 })->with([
     // It was a herb called "olive 2 bottles 750ml each".
     [
@@ -38,8 +36,7 @@ it('reads how much there is of what', function (string $line, array $lot) {
 ]);
 
 it('reads what stands empty as vessels', function (string $line, array $lot) {
-    $kitchen = Support::kitchen();
-    expect((new LotLines($kitchen->cupboard(), $kitchen))->read($line)[0]['lot'])->toEqual($lot);
+    expect(Support::lot($line))->toEqual($lot);
 })->with([
     ['jam jars, 20, 370ml', ['kind' => 'jar', 'material' => '370ml jar', 'amount' => '20']],
     ['6 x 250ml preserving jars', ['kind' => 'jar', 'material' => '250ml jar', 'amount' => '6']],
@@ -48,8 +45,7 @@ it('reads what stands empty as vessels', function (string $line, array $lot) {
 ]);
 
 it('takes what is said of a thing for no place, and a day behind a place for the day', function (string $line, array $said) {
-    $kitchen = Support::kitchen();
-    $lot = (new LotLines($kitchen->cupboard(), $kitchen))->read($line)[0]['lot'];
+    $lot = Support::lot($line);
     expect(array_intersect_key($lot, ['got_where' => 1, 'got_on' => 1, 'got_how' => 1, 'note' => 1]))->toEqual($said);
 })->with([
     ['plantain (leaf), 40 g', ['note' => 'leaf']],

@@ -1,6 +1,5 @@
 <?php
 
-use Kettle\Share\LotLines;
 use Kettle\Share\MadeOf;
 use Tests\Core\Support;
 
@@ -48,8 +47,7 @@ it('counts no herb by drops, and takes a share of vitamin E for vitamin E', func
 });
 
 it('puts into Stores what is made of a plant as that', function (string $line, array $lot) {
-    $kitchen = Support::kitchen();
-    expect((new LotLines($kitchen->cupboard(), $kitchen))->read($line)[0]['lot'])->toBe($lot);
+    expect(Support::lot($line))->toBe($lot);
 })->with([
     ['lavender hydrosol 100 ml', ['kind' => 'addition', 'material' => 'hydrosol', 'amount' => '100 ml', 'note' => 'lavender hydrosol']],
     [

@@ -2,7 +2,6 @@
 
 use Kettle\Material\Cupboard;
 use Kettle\Material\Tables;
-use Kettle\Share\LotLines;
 use Tests\Core\Support;
 
 /*
@@ -102,8 +101,7 @@ it('takes “an oil” at the head of a recipe for its name, and so much of one 
 })->with([['An oil', true], ['A lovely oil for hands', true], ['A cup of jojoba oil', false], ['A part of castor oil', false]]);
 
 it('takes no plant for another on a lid', function (string $typed, ?string $id) {
-    $kitchen = Support::kitchen();
-    $lot = (new LotLines($kitchen->cupboard(), $kitchen))->read("{$typed} 50 g")[0]['lot'];
+    $lot = Support::lot("{$typed} 50 g");
     expect($lot['material'] ?? null)
         ->toBe($id)
         ->and($lot['called'] ?? null)

@@ -1,6 +1,5 @@
 <?php
 
-use Kettle\Share\LotLines;
 use Tests\Core\Support;
 
 // What is said not to be is not taken for what is; common practice, no source.
@@ -124,8 +123,7 @@ it('scents no balm with what is not to be added, and makes none for whom it is n
 });
 
 it('notes on a lid what a thing is not', function (string $line, string $amount, string $note) {
-    $kitchen = Support::kitchen();
-    $lot = (new LotLines($kitchen->cupboard(), $kitchen))->read($line)[0]['lot'];
+    $lot = Support::lot($line);
     expect([$lot['amount'] ?? null, $lot['note'] ?? null])
         ->toBe([$amount, $note])
         ->and(array_intersect_key($lot, array_flip(['state', 'opened_on', 'got_where', 'food_grade'])))
@@ -139,7 +137,6 @@ it('notes on a lid what a thing is not', function (string $line, string $amount,
 ]);
 
 it('reads an essential oil that says so in brackets', function () {
-    $kitchen = Support::kitchen();
-    $lot = (new LotLines($kitchen->cupboard(), $kitchen))->read('lavender oil 10 ml (essential)')[0]['lot'];
+    $lot = Support::lot('lavender oil 10 ml (essential)');
     expect([$lot['kind'], $lot['material'] ?? null, $lot['amount']])->toBe(['scent', 'lavender', '10 ml']);
 });

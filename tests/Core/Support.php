@@ -10,6 +10,7 @@ use Kettle\Recipe\KitchenReader;
 use Kettle\Recipe\Plan;
 use Kettle\Recipe\Planning;
 use Kettle\Recipe\WishException;
+use Kettle\Share\LotLines;
 use Kettle\Share\PastedProduct;
 use Kettle\Share\ReadRecipe;
 use Kettle\Share\WishSentence;
@@ -73,6 +74,14 @@ final class Support
     public static function product(string $text): ReadRecipe
     {
         return (new PastedProduct(self::planning()->cupboard(), self::kitchen()))->read($text);
+    }
+
+    /** @return array<string, string> the first lot of what stands on a lid */
+    public static function lot(string $line): array
+    {
+        $kitchen = self::kitchen();
+
+        return (new LotLines($kitchen->cupboard(), $kitchen))->read($line)[0]['lot'];
     }
 
     /** @return array{array<string, string>, ?string} how much of each herb, by its id, and how much oil a recipe has */

@@ -1,12 +1,15 @@
 import { useCallback, useEffect, useState } from 'react'
 
-export function keptDraft(store: string): unknown {
+/** What was kept as a text; null where nothing was, or it is broken. */
+export function asJson(text: string | null): unknown {
   try {
-    return JSON.parse(localStorage.getItem(store) ?? 'null')
+    return JSON.parse(text ?? 'null')
   } catch {
     return null
   }
 }
+
+export const keptDraft = (store: string): unknown => asJson(localStorage.getItem(store))
 
 /**
  * What is being planned, kept in this browser so that nothing typed is lost: the whole, what changes a part of it, and

@@ -1,17 +1,10 @@
 import { useEffect, useState } from 'react'
-
-const read = (store: string) => {
-  try {
-    return localStorage.getItem(store)
-  } catch {
-    return null
-  }
-}
+import { asJson } from './draft'
 
 /** Text being written, kept in this browser until it is in, so that nothing typed is lost. */
 export function useKept(name: string): [string, (text: string) => void] {
   const store = `kettle.kept.${name}`
-  const [text, setText] = useState(() => read(store) ?? '')
+  const [text, setText] = useState(() => localStorage.getItem(store) ?? '')
   return [
     text,
     (next) => {
@@ -28,12 +21,8 @@ const isLike = (kept: unknown, first: unknown) =>
 
 /** What was kept of a form, of those fields it still has. */
 export function keptOf<F extends object>(first: F, kept: string | null): Partial<F> {
-  try {
-    const found = Object.entries(JSON.parse(kept ?? '{}') as object)
-    return Object.fromEntries(found.filter(([name, value]) => isLike(value, first[name as keyof F]))) as Partial<F>
-  } catch {
-    return {}
-  }
+  const found = Object.entries(asJson(kept) ?? {})
+  return Object.fromEntries(found.filter(([name, value]) => isLike(value, first[name as keyof F]))) as Partial<F>
 }
 
 /**
@@ -44,7 +33,9 @@ export function keptOf<F extends object>(first: F, kept: string | null): Partial
  */
 export function useKeptForm<F extends object>(name: string | null, first: F) {
   const store = name === null ? null : `kettle.kept.${name}`
-  const [touched, setTouched] = useState<Partial<F>>(() => (store === null ? {} : keptOf(first, read(store))))
+  const [touched, setTouched] = useState<Partial<F>>(() =>
+    store === null ? {} : keptOf(first, localStorage.getItem(store)),
+  )
   useEffect(() => {
     if (store === null) return
     if (Object.keys(touched).length === 0) localStorage.removeItem(store)
