@@ -55,6 +55,7 @@ export function PourIt({ making }: { making: Making }) {
           <Field
             label="How many of it"
             inputMode="numeric"
+            placeholder="1"
             value={typed.more}
             onChange={(event) => put({ more: event.target.value })}
           />
