@@ -21,6 +21,9 @@ final readonly class PotFit
     /** A loss known worse than this, as a share of itself, is not known. */
     private const KNOWN = 0.35;
 
+    /** Between which heat (W) and loss (W/K) are looked for: a little within what a pot may have. */
+    private const BOUNDS = [[1.0, 4990.0], [0.06, 49.0]];
+
     private function __construct(
         public float $watts,
         public float $lossWPerK,
@@ -84,8 +87,14 @@ final readonly class PotFit
 
                     continue;
                 }
-                $step = [($cc * $g - $b * $h) / $determinant, ($aa * $h - $b * $g) / $determinant];
-                $next = [max(log(1.0), min(log(5000.0), $x[0] + $step[0])), max(log(0.06), min(log(49.0), $x[1] + $step[1]))];
+                // What lies at its bound and is drawn past it stays there, and the other goes alone: else they creep.
+                $step = match (true) {
+                    self::held($x[0], $g, 0) && self::held($x[1], $h, 1) => [0.0, 0.0],
+                    self::held($x[0], $g, 0) => [0.0, $h / $cc],
+                    self::held($x[1], $h, 1) => [$g / $aa, 0.0],
+                    default => [($cc * $g - $b * $h) / $determinant, ($aa * $h - $b * $g) / $determinant],
+                };
+                $next = [self::within($x[0] + $step[0], 0), self::within($x[1] + $step[1], 1)];
                 [$nextError, $nextResiduals] = self::residuals($model, $next, $temperatures);
                 if ($nextError <= $error) {
                     $moved = $error - $nextError > 1e-12 * $error && max(abs($step[0]), abs($step[1])) > 1e-9;
@@ -116,6 +125,17 @@ final readonly class PotFit
             $loss * $lossError,
             sqrt($error / $count),
         );
+    }
+
+    /** Whether the logarithm of heat (0) or loss (1) lies at a bound that the descent would take it past. */
+    private static function held(float $x, float $descent, int $of): bool
+    {
+        return ($descent < 0 && $x <= log(self::BOUNDS[$of][0])) || ($descent > 0 && $x >= log(self::BOUNDS[$of][1]));
+    }
+
+    private static function within(float $x, int $of): float
+    {
+        return max(log(self::BOUNDS[$of][0]), min(log(self::BOUNDS[$of][1]), $x));
     }
 
     /**

@@ -98,6 +98,10 @@ it('says when a warm-up cannot tell', function (array $log, string $says) {
     'too short' => [fn () => array_map(fn ($i) => [$i * 60.0, 18.0 + $i], range(0, 10)), 'too short'],
     'never warm' => [fn () => array_map(fn ($i) => [$i * 300.0, 18.0 + $i * 0.01], range(0, 30)), 'hardly warmed'],
     'a straight line' => [fn () => warmUp(coldPot(), 0.7, 0.8), 'cannot tell'],
+    'no warm-up at all, drawn to more heat than a pot may have' => [
+        fn () => array_map(fn ($i) => [$i * 60.0, $i % 2 === 1 ? 90.0 : 20.0], range(0, 30)),
+        'cannot tell',
+    ],
 ]);
 
 it('goes onward as it runs', function () {
