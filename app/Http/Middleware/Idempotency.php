@@ -118,8 +118,8 @@ final class Idempotency
     {
         DB::statement('SET innodb_lock_wait_timeout = '.self::WAIT_S);
         try {
-            // Tried and rolled back by itself, so that a key that is there leaves the transaction whole.
-            DB::transaction(fn () => DB::table('written_keys')->insert($row + ['request_hash' => $hash, 'created_at' => now()]));
+            // In no transaction of its own: one within another gives what waited too long another name, without its number.
+            DB::table('written_keys')->insert($row + ['request_hash' => $hash, 'created_at' => now()]);
 
             return null;
         } catch (UniqueConstraintViolationException) {
