@@ -3,9 +3,9 @@
 /*
  * Breaks the core on purpose, a seeded sample of ways, and says which breaks no test of the core sees:
  *
- *   php perf/mutations.php [N] [SEED] [PROCESSES]
+ *   php perf/mutations.php [N] [SEED] [PROCESSES] [ROOM...]
  *
- * The mutants are those of Pest's own plugin over the rooms below; each is run against the test files that come by its
+ * The mutants are those of Pest's own plugin over the rooms named, or those below; each is run against the test files that come by its
  * lines, the quickest first, until one fails. Needs pcov. Not a part of the tests: it takes most of an hour.
  */
 
@@ -25,6 +25,10 @@ const ROOMS = ['Caution', 'Keeping', 'Infusion', 'Warmth', 'Vessel', 'Measure'];
 
 $root = dirname(__DIR__);
 [$many, $seed, $processes] = [(int) ($argv[1] ?? 400), (int) ($argv[2] ?? 1), (int) ($argv[3] ?? 2)];
+$rooms = array_slice($argv, 4) ?: ROOMS;
+foreach ($rooms as $room) {
+    is_dir("{$root}/core/{$room}") || exit("There is no room “{$room}” in core/.\n");
+}
 $out = "{$root}/var/bench";
 is_dir($out) || mkdir($out, 0o755, true);
 @mkdir("{$root}/vendor/pestphp/pest-plugin-mutate/.temp/mutations", 0o755, true);
@@ -85,7 +89,9 @@ function covered(string $root, string $out): array
         }
     }
     $seconds = [];
-    foreach ((new SimpleXMLElement((string) file_get_contents($out.'/junit.xml')))->xpath('//testsuite[@file]') ?: [] as $suite) {
+    // Long names of tests are cut in it wherever that falls, in the middle of a letter too.
+    $junit = new SimpleXMLElement(mb_scrub((string) file_get_contents($out.'/junit.xml'), 'UTF-8'));
+    foreach ($junit->xpath('//testsuite[@file]') ?: [] as $suite) {
         $name = basename(explode('::', (string) $suite['file'])[0], '.php');
         $seconds[$name] = max($seconds[$name] ?? 0.0, (float) $suite['time']);
     }
@@ -99,7 +105,7 @@ fwrite(STDERR, "What can be broken.\n");
 Container::getInstance()->add(CacheInterface::class, new NullStore());
 $generator = new MutationGenerator();
 $all = [];
-foreach (ROOMS as $room) {
+foreach ($rooms as $room) {
     foreach (FileFinder::files(["{$root}/core/{$room}"], []) as $file) {
         array_push($all, ...$generator->generate($file, DefaultSet::mutators()));
     }
