@@ -126,6 +126,7 @@ final class PastedRecipe
             $this->got->jar,
             $this->got->oilParts,
             $this->got->ratio,
+            WrittenShort::partsBy($text),
         );
 
         $notes = [...$shares === null ? [] : [$shares], ...$wish->looseEnds($text)];
@@ -149,7 +150,7 @@ final class PastedRecipe
 
     private function line(string $line): void
     {
-        if (preg_match('/\bjars?\W*$/iu', $line) === 1 && ! $this->recipe->isStep($line) && $this->jar->named($line, $this->got)) {
+        if (preg_match(RecipeJar::ALONE, $line) === 1 && ! $this->recipe->isStep($line) && $this->jar->named($line, $this->got)) {
             return;
         }
         $ratio = RecipeTitle::ratio($line, false);

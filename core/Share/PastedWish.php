@@ -38,6 +38,7 @@ final readonly class PastedWish
      * @param  array<string, string>  $jar
      * @param  array<string, float>  $oilParts by the oil's name, where amounts are told in parts
      * @param  ?string  $ratio of herb to oil, where it is said, as a wish has it
+     * @param  string  $partsBy by what parts are told: weight or volume
      */
     public function __construct(
         private Cupboard $cupboard,
@@ -51,6 +52,7 @@ final readonly class PastedWish
         private array $jar,
         private array $oilParts,
         private ?string $ratio = null,
+        private string $partsBy = 'volume',
     ) {}
 
     /** @return list<string> what is to be looked at, or chosen, in what was read of a text */
@@ -243,7 +245,7 @@ final readonly class PastedWish
     }
 
     /**
-     * Where all is told in parts, herb and oil are as their parts are, by volume.
+     * Where all is told in parts, herb and oil are as their parts are, by volume unless it says by weight.
      *
      * @param  array<string, mixed>  $wish
      * @param  list<string>  $notes
@@ -256,8 +258,9 @@ final readonly class PastedWish
         if ($herbs === [] || count($herbs) < count($this->herbs) || $oil <= 0.0 || count($this->oilParts) < count($this->oils)) {
             return $this->byRatio($wish, $notes);
         }
-        $wish['ratio'] = sprintf('%s:%s v/v', round(array_sum($herbs), 3), round($oil, 3));
-        $notes[] = sprintf('Parts are taken by volume: %s of herb to %s of oil.', round(array_sum($herbs), 3), round($oil, 3));
+        [$of, $to] = [round(array_sum($herbs), 3), round($oil, 3)];
+        $wish['ratio'] = "{$of}:{$to}".WrittenAmounts::measuredBy($this->partsBy);
+        $notes[] = sprintf('Parts are taken by %s: %s of herb to %s of oil.', $this->partsBy, $of, $to);
 
         return $wish;
     }

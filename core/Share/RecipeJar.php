@@ -10,6 +10,9 @@ use Kettle\Recipe\Kitchen;
 /** The lines of a recipe that fill a jar, or say which jar it is. */
 final readonly class RecipeJar
 {
+    /** "A pint jar", "a pint jar with a tight lid": what a line ends with that may say which jar it is. */
+    public const ALONE = '/\bjars?(?:\s+(?:with|and)\s+(?:an?\s+|its\s+)?(?:[\p{L}-]+\s+){0,3}(?:lid|top|cap|cover)s?)?\W*$/iu';
+
     public function __construct(private JarLine $line, private RecipeWords $words, private Kitchen $kitchen) {}
 
     /**

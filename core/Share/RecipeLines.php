@@ -58,7 +58,7 @@ final readonly class RecipeLines
     /** A measure that is a little more or less of it, or no more and no less. */
     private const ABOUT_SO_MUCH = '(?:scant|generous|level|rounded|good|big|large|full)';
 
-    public const STATES = 'dried|fresh|wilted|powdered|ground';
+    public const STATES = 'dried|fresh|wilted|frozen|powdered|ground';
 
     /** How a herb is, behind it or behind its amount. */
     public const STATE = '(?:\(\s*)?(?:'.self::STATES.')(?:\s*\))?';

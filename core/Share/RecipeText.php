@@ -47,6 +47,7 @@ final readonly class RecipeText
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(UnitWords::plain(Figures::ascii($text))));
         // "Do not add 10 drops of tea tree" adds none: it is one step, and nothing is parted in it.
         $text = preg_replace_callback(self::DENIED, fn (array $m): string => str_replace(' ', self::WHOLE, $m[0]), $text) ?? $text;
+        $text = WrittenShort::ofRecipe($text);
         // "0,5 %" is no nought, and no five.
         $text = preg_replace('/(?<=\d),(?=\d{1,2}\s*(?:%|(?:'.UnitWords::ANY.'|parts?)\b))/iu', '.', $text) ?? $text;
         // "Lavender: 100 g, Oil: 1 litre, Time: 3 weeks" is a line of each.

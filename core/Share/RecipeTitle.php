@@ -27,6 +27,11 @@ final readonly class RecipeTitle
         self::RATIO.
         '\W*$/iu';
 
+    /** What stands before how much it makes, or how long it takes, and is no name. */
+    private const NO_NAME =
+        '/^\W*(?:yields?|makes?|serves|servings?|prep\w*|time|total|'.
+        'ready\s+in|difficulty|level|source|from|by)\b\s*(?::|\d|$|time\b|about\b)/iu';
+
     private Counts $counts;
 
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private RecipeLines $lines)
@@ -43,6 +48,9 @@ final readonly class RecipeTitle
             return false;
         }
         $line = $title;
+        if (preg_match(self::NO_NAME, $line) === 1) {
+            return false;
+        }
 
         return ! $this->lines->isHeading($line) &&
             $this->isName($line) &&
@@ -100,10 +108,14 @@ final readonly class RecipeTitle
             RecipeLines::LYING.
             '|whole|organic|finely|coarsely|roughly|freshly|loosely|picked|chopped|crushed|cut|torn|sifted|washed|'.
             'crumbled|bruised|in\s+an?\s+mortar)(?![\p{L}])';
+        $more =
+            '(?:[,(]|[-–—]\s)\s*(?:frozen|defrosted|thawed|stripped|picked\s+over|'.
+            'no\s+stalks?|stalks?\s+removed)\b\D*|(?:[,(]|[-–—]\s)\s*enough\s+to\s+fill\b.*';
         if (
             $title === '' ||
             $this->lines->isHeading($line) ||
-            preg_match("/^(?:{$said})*(?<![\p{L}])({$part})(?![\p{L}])(?:{$said})*$/iu", $line, $m, PREG_OFFSET_CAPTURE) !== 1 ||
+            preg_match("/^(?:{$said})*(?<![\p{L}])({$part})(?![\p{L}])(?:{$said})*(?:{$more})?$/iu", $line, $m, PREG_OFFSET_CAPTURE) !==
+                1 ||
             $this->words->namesHerb($line)
         ) {
             return [$line, null];

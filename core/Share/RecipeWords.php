@@ -12,7 +12,8 @@ use Kettle\Recipe\Kitchen;
 final readonly class RecipeWords
 {
     public const KITCHEN =
-        'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible|'.'eating|to eat|pasta|pizza|bread|table';
+        'kitchen|cooking|dressings?|salads?|marinades?|dipping|drizzl\w*|finishing|edible|'.
+        'eating|to eat|pasta|pizza|bread|table|confit';
 
     /** Ground ivy is no powder. */
     public const POWDERED = 'powder(?:ed)?|ground(?!\s+(?:ivy|elder))';
@@ -51,6 +52,9 @@ final readonly class RecipeWords
         '\s+(?:[\p{L}-]+\s+){0,2}(?:oils?|butters?|honey|bees?wax|wax)\b|'.
         '\s+(?:teas?|olives?|coconut|sesame|shea|cocoa|glass|jars?|bottles?|'.
         'cardamoms?|peppercorns?)\b';
+
+    /** What was frozen has all its water, and what was dried by frost has none. */
+    public const FROZEN = '/(?<!freeze[ -])\b(?:frozen|defrosted|thawed)\b|\b(?:from|out\s+of)\s+(?:the|my|our)\s+freezer\b/iu';
 
     /** "Not for eating" is for no kitchen. */
     public const NOT_FOR = '/\b(?:not|never)\s+(?:\p{L}+\s+)?(?:for|to)\s+[^,;.]*/iu';
@@ -106,6 +110,8 @@ final readonly class RecipeWords
         }
 
         return match (true) {
+            // With all its water, and the cells burst.
+            preg_match(self::FROZEN, $text) === 1 => 'fresh',
             // What was picked fresh, and lay a night, is wilted.
             preg_match(
                 '/(?<!\bnot\s)\b(?:wilted|(?:let|left|leave)\s+(?:\S+\s+){0,3}wilt)\b|'.

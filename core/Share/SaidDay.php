@@ -18,7 +18,8 @@ final readonly class SaidDay
         ')?(?:'.
         self::IN_WORDS.
         '|\d{1,2}(?:st|nd|rd|th))|today|tomorrow|yesterday|this\s+morning|last\s+night|'.
-        '(?:christmas|xmas)(?!\s+roses?\b)(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|'.
+        NamedDays::PATTERN.
+        '|'.
         self::AGO.
         '|(?:(?:last|this|on|next)\s+)?'.
         self::WEEKDAY.
@@ -82,13 +83,10 @@ final readonly class SaidDay
             // "Friday 12 December", where that is a Saturday: nobody knows which of the two is meant.
             return $day !== null && strtolower((new \DateTimeImmutable($day))->format('D')) === $m[1] ? $day : null;
         }
-        $feasts = [
-            '/^(?:christmas|xmas) eve$/',
-            '/^(?:christmas|xmas)(?: day)?$/',
-            '/^new year[\'’]?s? eve$/u',
-            '/^new year(?:[\'’]?s)?(?: day)?$/u',
-        ];
-        $typed = preg_replace($feasts, ['24 december', '25 december', '31 december', '1 january'], $typed) ?? $typed;
+        $named = NamedDays::read($typed, $today, $ahead);
+        if ($named !== null) {
+            return $named;
+        }
         if (in_array($typed, ['today', 'this morning', 'yesterday', 'last night', 'tomorrow'], true)) {
             return $today
                 ->modify(

@@ -52,7 +52,8 @@ final class SaidInFull
             // "Olive 4 parts" is four parts of it.
             '/(?<=[,;.]|\bto\b|\band\b|^)\s*((?:[\p{L}\'’-]+\s+){1,4})(\d+(?:\.\d+)?)\s+parts?'.
             '(?=\s*(?:[,;.]|\bto\b|\band\b|$))/iu' => ' $2 parts $1 ',
-            '/\bsun[\s-]+dried\b/iu' => 'dried',
+            '/\b(?:sun|air|freeze|frost)[\s-]+dried\b/iu' => 'dried',
+            RecipeWords::FROZEN => 'fresh',
             '/\b(?:in\s+)?(?:anything|any(?:\s+oil)?)\s+(?:but|except)\s+/iu' => '; not ',
             '/(?<=\S)\s+(?:using|use)\s+(?:all\s+(?:of\s+)?)?(?:my\s+|our\s+|the\s+)?/iu' => ' with ',
             // How the herb was dried is no time in the oil.
@@ -79,12 +80,18 @@ final class SaidInFull
             // "1 oz arnica: 5 oz oil".
             '/(?<=\p{L})\s*:\s*(?=\d[\d.\/]*\s*(?:'.UnitWords::ANY.'|parts?)\b)/iu' => ', ',
             // Of several alike, each is one part anyhow.
-            '/\bequal\s+(?:parts|amounts)\s+(?:of\s+)?|\bhalf[\s-]+and[\s-]+half\b/iu' => '',
+            '/\b(?:in\s+)?equal\s+(?:parts|amounts|measures|quantities|weights)\b(?:\s+(?:of|for)\b)?(?:\s+(?:each|all)\b)?|'.
+            '\b(?:the\s+)?same\s+(?:amount\s+|weight\s+|quantity\s+)?(?:of|for)\s+each\b|\bas\s+much\s+of\s+each\b|'.
+            '\bhalf[\s-]+and[\s-]+half\b/iu' => '',
+            // As much of it as there has to be: that is reckoned.
+            '/\bas\s+much\s+([\p{L} -]{3,40}?)\s+as\s+(?:it|they|the\s+\p{L}+|(?:is|are)\s+(?:needed|wanted))(?:\s+'.
+            '(?:takes?|needs?|wants?|drinks?|will\s+take|requires?))?\b/iu' => ' in $1',
             '/(?:\band\s+|\bthen\s+)?\b(?:leave|let)(?:\s+(?:it|them))?'.
             '(?:\s+(?:to\s+)?(?:stand|sit|steep|infuse))?(?=\s+(?:\d|in|on|for)\b)/iu' => ';',
             '/(^|[;,.]|\band\b|\bthen\b)\s*(?:(?:put(?!\s+up\b)|take|use|using|add|weigh(?:\s+out)?|mix)\s+(?=\p{L}|\d)|'.
             '(?:gently\s+)?(?:warm|heat)\s+(?=\d|an?\b|some\b|the\b))/iu' => '$1 ',
             '/\b(?:\d+|two|three|four|five)[\s-]+herbs?\b\s*:?/iu' => '',
+            '/^\s*(?:(?:can|could|would|will)\s+you\s+(?:please\s+)?(?:plan|make|do|work\s+out|reckon)|plan)\b/iu' => '',
         ];
         $text = $this->inProportion($text);
         foreach ($short as $pattern => $full) {
@@ -222,10 +229,11 @@ final class SaidInFull
         $not = '(?<!\bfor|\bfor\sa|\bfor\sthe|\bfor\smy|\bfor\sour|\bfor\ssome|\bfirm|\bsoft)\s+';
         $text =
             preg_replace(
-                "/{$not}(hair|scalp|beard|face|facial|body|massage|muscle|cooking|kitchen|salad)\\s+oil\\b/iu",
+                "/{$not}(hair|scalp|beard|face|facial|body|massage|muscle|perfume|cooking|kitchen|salad)\\s+oil\\b/iu",
                 ' oil for the $1',
                 $text,
             ) ?? $text;
+        $text = preg_replace('/(?<=\p{L})\s+confit\b(?:\s+oil\b)?/iu', ' oil for the kitchen', $text) ?? $text;
         // Neither lemon balm nor bee balm is a balm.
         $plants = $this->words->balmsThatGrow();
         $masked = $this->each($plants, $text, fn (array $m) => str_replace(' ', '_', $m[0]));

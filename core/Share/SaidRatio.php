@@ -30,7 +30,7 @@ final class SaidRatio
         }
         $m = $left->take(
             '(?:at\s+(?:a\s+ratio\s+of\s+)?)?(?:herb\s+to\s+oil\s+)?(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)'.
-                '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:h|hours?|days?|weeks?|months?|min|'.
+                '(\s*(?:w\/w|w\/v|v\/v|by\s+(?:weight|volume)))?(?!\s*(?:(?:h|hrs?|hours?|days?|weeks?|months?|min|minutes?)\b|'.
                 SaidAmount::MEASURES.
                 '))',
         );
@@ -64,7 +64,7 @@ final class SaidRatio
             return null;
         }
         [$herb, $oil] = [round(array_sum($ofHerb), 3), round(array_sum($ofOil), 3)];
-        $by = preg_match('/\bby\s+weight\b/iu', $text) === 1 ? 'weight' : 'volume';
+        $by = WrittenShort::partsBy($text);
         $this->told[] = sprintf('Parts are taken by %s: %s of herb to %s of oil.', $by, $herb, $oil);
 
         return "{$herb}:{$oil}".WrittenAmounts::measuredBy($by);

@@ -78,7 +78,7 @@ final readonly class SaidWay
         $warmth = $this->betweenDegrees($left, $guesses);
         $warmth ??= $left->take('(?:at\s+(?:about\s+)?)?(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*([CF])');
         $warmth ??= $this->bareDegrees($left, $guesses);
-        $left->text = InfusingTime::yearsInMonths($left->text);
+        $left->text = WrittenShort::inHours(InfusingTime::yearsInMonths($left->text));
         $hours = $left->take(
             '(?:(?:for|over)\s+(?:about\s+)?)?(\d[\d.]*(?:\s*(?:-|–|to)\s*\d[\d.]*)?\s*'.
                 '(?:months?|weeks?|days?|hours?|hrs?|h|minutes?|mins?))',

@@ -11,7 +11,7 @@ use Kettle\Infusion\Variant;
 final class WayWords
 {
     public const METHODS = [
-        'slow-cooker' => '/\bslow[\s-]*cook/i',
+        'slow-cooker' => '/\bslow[\s-]*cook|\b(?:keep[\s-]+warm|warm|low)\s+setting\b|\bon\s+(?:the\s+)?(?:keep[\s-]+)?warm\s+for\b/i',
         'double-boiler' => '/\bdouble[\s-]*boiler|bain[\s-]*marie|'.
             '\bbowl\s+(?:(?:that\s+is\s+)?(?:set|placed|resting|standing|sitting)\s+)?(?:over|above)\s+'.
             '(?:an?\s+(?:sauce)?(?:pan|pot)\s+(?:of|with)\s+)?'.

@@ -244,11 +244,12 @@ final class WishSentence
         $days = new SaidDay($this->kitchen->today());
         $day = SaidDay::PATTERN;
         $off = SaidDay::OFF;
-        $for = 'for\s+(?=(?:the\s+)?\d{1,2}(?:st|nd|rd|th)\b|(?:(?:this|next)\s+)?'.SaidDay::WEEKDAY.'\b|new\s+year)';
+        $for = 'for\s+(?=(?:the\s+)?\d{1,2}(?:st|nd|rd|th)\b|(?:(?:this|next)\s+)?'.SaidDay::WEEKDAY.'\b|'.NamedDays::PATTERN.')';
+        $christmas = NamedDays::CHRISTMAS;
         $ready = '(?:(?:(?:needs?\s+)?to|must|should|has\s+to)\s+be\s+)?(?:ready|wanted|needed|done|finished)\s+';
         $by =
             "(?:{$ready}(?:by|before|until|for|on)\\s+|(?:by|before|until|till)\\s+|".
-            "(?=(?:for\\s+)?(?:christmas|xmas))(?:for\\s+)?|(?:{$for}))";
+            "(?=(?:for\\s+)?{$christmas})(?:for\\s+)?|(?:{$for}))";
         $since = '(?:begun|began|started|(?:it\s+)?stand(?:s|ing)\s+since|since|put\s+up|made)';
         $ago = SaidDay::AGO;
         // "Started comfrey in olive on Monday": the day stands by itself.
@@ -365,7 +366,7 @@ final class WishSentence
     {
         $m = $this->left->take(
             '(?:for|to)\s+(?:a|an|the|my|our|some)?\s*(?:(?:firm|soft|dry|itchy|sore|tired|aching|stiff)\s+)?((?:salves?|balms?|'.
-                'ointments?|hair|scalp|beard|face|facial|skin|body|massage|muscles?|joints?|perfumes?|eat|cook\s+with|'.
+                'ointments?|hair|scalp|beard|face|facial|skin|body|massage|muscles?|joints?|perfumes?|eat|cook\s+with|pantry|larder|'.
                 RecipeWords::KITCHEN.
                 ')(?:\s+oil)?)',
         );
