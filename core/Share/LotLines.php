@@ -29,7 +29,7 @@ final readonly class LotLines
         '$|\d\s+(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)|\d[.\/-]\d|^(?:'.
         LotPieces::BEST_BEFORE.
         '|lot|batch|dried|opened|open|unopened|sealed|made|new|old|for|not|never|no|essential|solid|liquid|infused|organic|'.
-        'smells?|smelled|about|'.
+        'smells?|smelled|about|(?:one|two|three|\d+)\s+(?:is\s+|are\s+)?(?:opened|open|full|empty|used|left)|'.
         LotPieces::OF_ITS_NAME.
         '|golden|pure|deodori[sz]ed|pellets|pastilles)\b|'.
         '\b(?:years?|months?|weeks?|left|harvest|crop)\b/iu';
@@ -202,7 +202,8 @@ final readonly class LotLines
         }
         if (preg_match('/^(bought|'.LotPieces::GATHERED.'|grown)\b\s*(.*)$/u', $low, $m) === 1) {
             $put('got_how', $m[1] === 'bought' ? 'bought' : 'gathered', $piece);
-            $after = trim(mb_substr($piece, mb_strlen($m[1])));
+            // "Grown by us" is at no place.
+            $after = trim(preg_replace('/^\s*by\s+(?:us|me|myself|ourselves)\b/iu', '', mb_substr($piece, mb_strlen($m[1]))) ?? '');
             $day = $after === '' ? null : $this->days->read($after, false);
             if ($day !== null) {
                 $put('got_on', $day, $after, preg_match('/\d/', $after) !== 1);
@@ -212,6 +213,12 @@ final readonly class LotLines
             } elseif ($after !== '') {
                 $put('got_where', preg_replace('/^(?:from|at|in)\s+(?:the\s+)?/iu', '', $after) ?? $after, $after);
             }
+
+            return true;
+        }
+        if (preg_match('/^(dried|wilted)\s+(?:on\s+|in\s+)?(\D*\d.*)$/u', $low, $m) === 1 && $this->days->read($m[2], false) !== null) {
+            $put('state', $m[1], $piece);
+            $put('note', $piece, $piece, true);
 
             return true;
         }
@@ -240,7 +247,9 @@ final readonly class LotLines
             ! isset($lot['price']) &&
             preg_match(
                 '/^(?:(?:at|for|cost|price)\s+)?(?:\p{Sc}\s*)(\d{1,6}(?:[.,]\d{1,2})?)$|'.
-                    '^(\d{1,6}[.,]\d{2})(?:\s*\p{Sc})?$|^(\d{1,6})\s*\p{Sc}$/u',
+                    '^(\d{1,6}[.,]\d{2})(?:\s*\p{Sc})?$|^(\d{1,6})\s*\p{Sc}$|'.
+                    // "12 GBP", "EUR 8.50".
+                    '^(?:[A-Z]{3}\s+)(\d{1,6}(?:[.,]\d{1,2})?)$|^(\d{1,6}(?:[.,]\d{1,2})?)\s+[A-Z]{3}$/u',
                 $piece,
                 $m,
             ) === 1
@@ -251,7 +260,7 @@ final readonly class LotLines
 
                 return true;
             }
-            $put('price', str_replace(',', '.', implode('', array_slice($m, 1))), $piece, preg_match('/\p{Sc}/u', $piece) !== 1);
+            $put('price', str_replace(',', '.', implode('', array_slice($m, 1))), $piece, preg_match('/\p{Sc}|\p{Lu}{3}/u', $piece) !== 1);
 
             return true;
         }

@@ -17,7 +17,7 @@ final readonly class LotPieces
 
     /** What is said of an oil behind its name, and belongs to it: "coconut oil (virgin)". */
     public const OF_ITS_NAME =
-        '(?:extra\s+)?virgin|(?:un)?refined|fractionated|toasted|'.'high[\s-]oleic|cold[\s-]pressed|organic|raw|filtered';
+        '(?:extra\s+)?virgin|(?:un)?refined|fractionated|(?:un)?toasted|'.'high[\s-]oleic|cold[\s-]pressed|organic|raw|filtered';
 
     private const MASS = '[\d½¼¾⅓⅔][\d.,\/½¼¾]*\s*'.UnitWords::MASS;
 
@@ -57,6 +57,7 @@ final readonly class LotPieces
         $line =
             preg_replace('/^(\p{L}[^,;()\d]*?)\boil\b([^()]*?)\s*\(\s*essential(?:\s+oil)?\s*\)/iu', '$1essential oil$2', $line) ?? $line;
         // What is in brackets stands by itself, but for what belongs to the name before it.
+        $line = preg_replace('/('.self::MEASURE.')\s*\(\s*('.self::OF_ITS_NAME.')\s*\)/iu', '$1; $2', $line) ?? $line;
         $line = preg_replace('/\s*\(\s*('.self::OF_ITS_NAME.')\s*\)/iu', ' $1', Figures::ascii($line)) ?? $line;
         $line = preg_replace('/\s*\(([^()]*)\)/u', '; $1; ', $line) ?? $line;
 
@@ -76,8 +77,14 @@ final readonly class LotPieces
         $each = [];
         foreach (preg_split('/\s+[–—-]\s+/u', $piece) ?: [$piece] as $one) {
             $last = array_key_last($each);
-            $isRange = $last !== null && preg_match('/\d$|\s'.self::MEASURE.'$|^'.self::MEASURE.'$/iu', trim($each[$last])) === 1;
-            if ($last !== null && $isRange && preg_match('/^\d/', $one) === 1) {
+            $before = $last === null ? '' : trim($each[$last]);
+            // "100 mL - 12 GBP" is no range of one thing.
+            $isRange =
+                preg_match('/\d$/u', $before) === 1
+                    ? preg_match('/^\d/', $one) === 1
+                    : preg_match('/(?:^|\s)'.self::MEASURE.'$/iu', $before) === 1 &&
+                        preg_match('/^'.self::MEASURE.'(?!\p{L})/iu', $one) === 1;
+            if ($last !== null && $isRange) {
                 $each[$last] .= ' - '.$one;
             } else {
                 $each[] = $one;
@@ -165,7 +172,21 @@ final readonly class LotPieces
         $left = '/('.self::MEASURE.')\s+left\s+in\s+(?:an?|the)\s+(?:'.self::MEASURE.'\s+)?'.self::IN_A.'/iu';
         $end = '/\b((?:'.self::BEST_BEFORE.')\.?:?\s+)(?:the\s+)?end\s+of\s+/iu';
         $named = '/\b('.self::OF_ITS_NAME.')\s+(?=(?:\d+\s*[x×]\s*)?'.self::MEASURE.'(?:\s*[,;]|\s*$))/iu';
+        $share = '(?<share>half|(?:one|an?|two|three)[\s-]+(?:third|quarter)s?|[1-9]\/[1-9]|[½¼¾⅓⅔])';
+        $vessel = self::IN_A.'\b';
+        $size = '(?<size>'.self::MEASURE.')';
         $said = [
+            // "Half a 5 L tin left", "750 mL bottle 2/3 full": of how much, and what of it is there.
+            "/(?<=\\s|^){$share}\\s+(?:of\\s+)?(?:an?|the)\\s+{$size}\\s+{$vessel}(?:\\s+left)?(?=\\s*(?:[,;]|$))/iu" => '$2, $1 left',
+            "/(?<=\\p{L})\\s+{$size}\\s+{$vessel},?\\s+(?:about\\s+|still\\s+)?{$share}\\s+".
+            '(full|left|gone|used|empty)\b/iu' => ', $1, $2 $3',
+            // What is frozen has all its water, wherever that is said.
+            '/^(?:deep[\s-]+)?frozen\s+(?=\p{L})([^,;(\d]+)/iu' => '$1; frozen; ',
+            '/\s+(?:in|from|out\s+of)\s+(?:the|my|our)\s+freezer\b|(?<=\p{L})\s+frozen(?=\s+\d)/iu' => '; frozen; ',
+            '/(?<=\p{L})\s+(\d{1,2}\s*%(?:\s*(?:vol|abv)\b\.?)?)\s+(?='.self::MEASURE.')/iu' => ', $1, ',
+            '/^((?:\p{L}+\s+){0,3}(?:jars?|bottles?|tins?|pots?|tubes?)\b[^,;]*?)\s+with\s+'.
+            '(?:\p{L}+\s+){0,2}(?:lids?|caps?|tops?|droppers?|pumps?)\b/iu' => '$1',
+            '/^((?:\p{L}+\s+){0,3}(?:jars?|bottles?|tins?|pots?|tubes?)\b.*\d)\s*(?:pcs?|pieces)\b\.?$/iu' => '$1',
             $before => '$1$2/20$3',
             $about => '',
             $packets => '$2 x $3 $1,',

@@ -34,7 +34,9 @@ final readonly class LotVessels
         [$size, $many] = ['(?<size>'.self::SIZE.')', '(?<many>\d{1,5})'];
         foreach (
             [
-                "{$vessels},?\\s+{$size}(?:\\s*[,x×]\\s*{$many})?",
+                "{$vessels},?\\s+{$size}(?:\\s*[,x×–-]\\s*{$many})?",
+                // Whatever else is said of them, so many of a size are vessels.
+                "(?:[\\p{L}-]+\\s+){0,2}?{$vessels},?\\s+{$size}\\s*[,x×–-]\\s*{$many}",
                 "{$vessels},?\\s+{$many}\\s*[,x×]\\s*{$size}",
                 "{$many}\\s+{$vessels}\\s*[,(]\\s*{$size}\\)?",
             ] as $said

@@ -46,6 +46,9 @@ final class PastedProduct
     /** What the shares in per cent come to; null where they are shares of nothing that is known. */
     private ?float $shares = null;
 
+    /** Whether something is weighed, and nothing is told in parts. */
+    private bool $isWeighed = false;
+
     private readonly RecipeWords $words;
 
     private readonly RecipeLines $recipe;
@@ -58,6 +61,10 @@ final class PastedProduct
 
     private readonly OilLine $oilLine;
 
+    private readonly SaidVitaminE $vitaminE;
+
+    private readonly ProductNames $names;
+
     public function __construct(private readonly Cupboard $cupboard, private readonly Kitchen $kitchen)
     {
         $this->words = new RecipeWords($cupboard, $kitchen);
@@ -66,6 +73,8 @@ final class PastedProduct
         $this->text = new RecipeText($cupboard, $this->words, $this->recipe);
         $this->told = new ProductShares($this->words, $this->recipe);
         $this->oilLine = new OilLine($cupboard);
+        $this->vitaminE = new SaidVitaminE($cupboard->tables());
+        $this->names = new ProductNames($cupboard);
     }
 
     /** @throws RecipeException when there is nothing in it that goes into a product */
@@ -86,10 +95,12 @@ final class PastedProduct
         $isNamed = $lines !== [] && ! $this->isPart($lines[0]) && $this->title->isName(RecipeTitle::titleOf($lines[0]));
         $name = $isNamed ? (string) array_shift($lines) : '';
         if ($name !== '') {
-            $this->say($name, 'name', '', false);
+            $many = preg_match('/\('.RecipeTitle::SO_MANY.'\)/iu', $name, $m) === 1 ? trim($m[0], '()') : null;
+            $this->say($name, 'name', $many === null ? '' : "How large the {$many} are is not said: choose them.", $many !== null);
             $name = RecipeTitle::titleOf($name);
         }
         $this->shares = $this->told->ofAll($lines);
+        $this->isWeighed = $this->told->isWeighed($lines);
         $tins = ProductTins::in($text, $this->kitchen);
         foreach (array_slice($lines, 0, self::MOST_LINES) as $line) {
             $tins?->isAllOf($line) === true ? $this->say($line, 'step', '', false) : $this->line(mb_substr($line, 0, self::LONGEST));
@@ -158,6 +169,13 @@ final class PastedProduct
 
             return;
         }
+        $vitamin = $this->vitaminE->of($line);
+        if ($vitamin !== null) {
+            $this->parts['others'][] = ['id' => 'vitamin-e', 'amount' => $vitamin[0]];
+            $this->say($line, 'addition', $vitamin[1], true);
+
+            return;
+        }
         $written = $line;
         // Where it is melted is no name of an oil.
         $line =
@@ -177,6 +195,19 @@ final class PastedProduct
         $share = ProductShares::of($written);
         $parts = $share ?? ($amount === null ? $this->words->amounts->parts($line) : null);
         if ($share !== null && $this->shares === null) {
+            // Beside what is weighed, a scent is so much of the whole.
+            $scent = $this->isWeighed ? $this->names->scent(mb_strtolower($share[1])) : null;
+            if ($scent !== null && $share[0] <= self::MOST_OF_SCENT) {
+                $this->parts['essential_oils'][] = ['id' => $scent, 'percent' => $share[0]];
+                $this->say(
+                    $written,
+                    'scent',
+                    sprintf('%s, so much of the whole by weight.', $this->cupboard->essentialOil($scent)->name),
+                    true,
+                );
+
+                return;
+            }
             $this->say($written, 'unread', 'Of how much it is a share is not said: write its weight. It is left out.', false);
 
             return;
@@ -244,7 +275,7 @@ final class PastedProduct
         if (count($several) > 1 && count(array_filter($several, fn (string $one) => $this->isScent($one))) > 1) {
             return $this->say($line, 'unread', 'How much of each is not said, so they are left out.', false);
         }
-        $id = $this->scentNamed($plain);
+        $id = $this->names->scent($plain);
         if ($id === null) {
             return $this->say(
                 $line,
@@ -268,7 +299,7 @@ final class PastedProduct
             (OilLine::isPoured($typed) || $this->words->knownHerb($plain) === null);
         $share = str_ends_with($typed, ProductShares::PARTS) && $this->shares !== null ? (100 * (float) $typed) / $this->shares : null;
         $isLittle = $isDab || ($share !== null && $share <= self::MOST_OF_SCENT);
-        $id = $isLittle ? $this->scentNamed($plain) : null;
+        $id = $isLittle ? $this->names->scent($plain) : null;
         if ($id === null || $this->words->oil($plain) !== null) {
             return false;
         }
@@ -279,58 +310,33 @@ final class PastedProduct
 
     private function isScent(string $named): bool
     {
-        return $this->scentNamed($named) !== null || $this->words->knownHerb($named) !== null;
-    }
-
-    /** @return ?string id of the essential oil that goes by this name */
-    private function scentNamed(string $plain): ?string
-    {
-        $names = [];
-        foreach ($this->cupboard->essentialOils() as $oil) {
-            $names[$oil->id] = [$oil->name, ...$oil->names->also];
-        }
-
-        return self::named($plain, $names);
+        return $this->names->scent($named) !== null || $this->words->knownHerb($named) !== null;
     }
 
     /** A wax, a butter, or an additive. A wax that is not named is beeswax by a guess, and that is told. */
     private function firm(string $line, string $typed, string $plain): bool
     {
-        $names = [];
-        foreach ($this->cupboard->waxes() as $wax) {
-            // Coconut oil goes in as an oil.
-            if ($this->cupboard->carrierOrNull($wax->id) === null || $wax->id !== 'coconut') {
-                $names[$wax->id] = [$wax->name, explode(',', $wax->name)[0], str_replace('-', ' ', $wax->id)];
-            }
-        }
-        $id = self::named($plain, $names);
-        $guess = $id === null && preg_match('/\bwax\b/i', $plain) === 1 && preg_match('/\b(emulsifying|soap)\b/i', $plain) !== 1;
-        if (
-            $id === null &&
-            ! ($guess && preg_match('/^(a\s+|some\s+)?(grated\s+|melted\s+)?wax(\s+(pellets|pastilles|beads))?$/i', $plain) === 1)
-        ) {
+        $wax = $this->names->wax($plain);
+        $guess = $wax === null && ProductNames::isAnyWax($plain);
+        if ($wax === null && ! $guess) {
             return false;
         }
-        $wax = $this->cupboard->wax($id ?? 'beeswax');
+        $wax ??= $this->cupboard->wax('beeswax');
         $field = ['wax' => 'waxes', 'butter' => 'butters'][$wax->kind] ?? 'others';
         $this->parts[$field][] = ['id' => $wax->id, 'amount' => $typed];
 
-        return $this->say($line, $field === 'waxes' ? 'wax' : ($field === 'butters' ? 'butter' : 'addition'), $wax->name, $id === null);
+        return $this->say($line, $field === 'waxes' ? 'wax' : ($field === 'butters' ? 'butter' : 'addition'), $wax->name, $guess);
     }
 
     private function addition(string $line, string $typed, string $plain): bool
     {
-        $names = [];
-        foreach ($this->cupboard->additions() as $addition) {
-            $names[$addition->id] = [$addition->name, ...$addition->names->also];
-        }
-        $id = self::named($plain, $names);
-        if ($id === null) {
+        $addition = $this->names->addition($plain);
+        if ($addition === null) {
             return false;
         }
-        $this->parts['others'][] = ['id' => $id, 'amount' => $typed];
+        $this->parts['others'][] = ['id' => $addition->id, 'amount' => $typed];
 
-        return $this->say($line, 'addition', $this->cupboard->addition($id)->name, false);
+        return $this->say($line, 'addition', $addition->name, false);
     }
 
     /** An oil; one that was infused is taken for what it was infused in, and the bottle asked for. */
@@ -352,26 +358,6 @@ final class PastedProduct
         };
 
         return $this->say($line, 'oil', $says, $infused && $known !== null);
-    }
-
-    /**
-     * The longest of the names that a text holds.
-     *
-     * @param  array<string, list<string>>  $names by id
-     */
-    private static function named(string $plain, array $names): ?string
-    {
-        $best = ['', 0];
-        foreach ($names as $id => $each) {
-            foreach ($each as $name) {
-                $name = mb_strtolower($name);
-                if (mb_strlen($name) > $best[1] && preg_match('/\b'.preg_quote($name, '/').'s?\b/u', $plain) === 1) {
-                    $best = [$id, mb_strlen($name)];
-                }
-            }
-        }
-
-        return $best[0] === '' ? null : $best[0];
     }
 
     /** @return true */

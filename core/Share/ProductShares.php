@@ -44,13 +44,44 @@ final readonly class ProductShares
         }
         $measured = array_filter(
             $lines,
-            fn (string $line) => self::of($line) === null &&
-                ($this->words->amounts->parts($line) !== null ||
-                    in_array($this->words->amounts->amount($this->recipe->amountFirst($line))[0]?->kind, [Kind::Mass, Kind::Volume], true)),
+            fn (string $line) => self::of($line) === null && ($this->words->amounts->parts($line) !== null || $this->isMeasured($line)),
         );
         $all = array_sum($shares);
 
         return $measured !== [] && $all < self::LEAST_OF_WHOLE ? null : $all;
+    }
+
+    /**
+     * Whether something is weighed or poured by its amount, and nothing is told in parts.
+     *
+     * @param  list<string>  $lines
+     */
+    public function isWeighed(array $lines): bool
+    {
+        $inParts = array_filter($lines, fn (string $line) => $this->words->amounts->parts($line) !== null);
+
+        return $inParts === [] && array_filter($lines, fn (string $line) => self::of($line) === null && $this->isMeasured($line)) !== [];
+    }
+
+    /** As it is weighed: of little the tenths of a gram are too coarse. */
+    private static function grams(float $grams): string
+    {
+        return sprintf(
+            '%s g',
+            round(
+                $grams,
+                match (true) {
+                    $grams < 0.2 => 3,
+                    $grams < 2.0 => 2,
+                    default => 1,
+                },
+            ),
+        );
+    }
+
+    private function isMeasured(string $line): bool
+    {
+        return in_array($this->words->amounts->amount($this->recipe->amountFirst($line))[0]?->kind, [Kind::Mass, Kind::Volume], true);
     }
 
     /** @return array{float, string}|null so many per cent, and of what */
@@ -91,7 +122,7 @@ final readonly class ProductShares
         if ($all <= 0.0) {
             return [$parts, null];
         }
-        $weigh = fn (float $part): string => sprintf('%s g', round(($part / $all) * $whole, 1));
+        $weigh = fn (float $part): string => self::grams(($part / $all) * $whole);
         foreach ($parts as $field => $each) {
             foreach ($each as $at => $part) {
                 $much = $many($part['amount'] ?? null);

@@ -17,6 +17,19 @@ final class ProductText
             // "Equal weights of beeswax, shea and oil".
             '/\bequal\s+(?:weights?|amounts?|quantities)\s+(?:of\s+)?/iu' => 'equal parts ',
             '/(?<=\p{L})[.;][ \t]+(?=total\b)/iu' => "\n",
+            // In which pan it is warmed is no part of its name.
+            '/^[ \t]*(?:[-*•][ \t]*)?(?:(?:oil|fat|water|heated|cool(?:[ -]?down)?|hot)[ \t]+(?:phase|stage)|phase[ \t]+[a-d1-4])'.
+            '[ \t]*[:–-][ \t]*/imu' => '',
+            '/(\d[ \t]*(?:g|ml)[ \t]+(?:in[ \t]+)?(?:total|all))[ \t]*[,;][ \t]*(?=\p{L})/iu' => "$1\n",
+            // "Hair oil blend 100 mL" over shares or parts says how much it makes.
+            '/\A(\s*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]+\(?(\d{1,4}[ \t]*(?:ml|g))\)?[ \t]*:?[ \t]*\n'.
+            '(?=[^\n]*(?:\d[ \t]*%|\bparts?\b))/iu' => "$1\n$2 in all\n",
+            // "Beeswax 1 oz to 1 cup oil" is so much of the one and of the other.
+            '/(\p{L}[ \t]+[\d½¼¾⅓⅔][\d.\/]*[ \t]*(?:oz|g|ml|cups?|tbsp|tsp))[ \t]+(?:to|in|into|per)[ \t]+(?=[\d½¼¾⅓⅔][\d.\/]*[ \t]*'.
+            '(?:oz|g|ml|cups?|tbsp|tsp|litres?)[ \t]+\p{L})/iu' => "$1\n",
+            // "Pour 200 mL of oil on 1 oz wax".
+            '/(?<=\p{L})[ \t]+(?:on|onto|over)[ \t]+(?=[\d½¼¾⅓⅔][\d.\/]*[ \t]*'.
+            '(?:oz|g|ml|cups?|tbsp|tsp)[ \t]+(?:of[ \t]+)?\p{L})/iu' => "\n",
             // "1/4 cup grated" is a quarter of a cup.
             '/(?<=\bcup|\bcups|\btbsp|\btsp|\doz|\dg|\boz|\bg)[ \t]+(?:grated|chopped|melted)(?=[ \t]*(?:[,;(\n]|$))/iu' => '',
             '/^([ \t]*(?:\p{L}[\p{L} -]*[ \t])?(?:salve|balm|ointment|roll[ -]on|stick|bar|cream|scrub|serum|perfume)s?),[ \t]*'.
@@ -37,7 +50,28 @@ final class ProductText
 
         $text = preg_replace(array_keys($rewritten), $rewritten, str_replace(["\r\n", "\r"], "\n", $text)) ?? $text;
 
-        return implode("\n", array_map(fn (string $line) => implode("\n", self::inParts($line)), explode("\n", $text)));
+        return implode("\n", array_map(fn (string $line) => implode("\n", self::inParts($line)), explode("\n", self::withRest($text))));
+    }
+
+    /** "Jojoba to fill; lavender 2 %, frankincense 1 %": what is told in no share is the rest. */
+    private static function withRest(string $text): string
+    {
+        $name = '(\p{L}[\p{L} \'’-]{2,40}?)';
+        $fills =
+            '(?:to\s+(?:fill|top\s+up|make\s+(?:it\s+)?up|100\s*%)|(?:for\s+)?the\s+rest|rest|'.
+            'q\.?\s*s\.?(?:\s+(?:to\s+)?100(?:\s*%)?)?)';
+        $rest =
+            "/(?<=^|[,;:\n])[ \t]*(?:{$name}[ \t,:–-]+{$fills}|(?:the\s+)?rest(?:\s+of\s+it)?(?:\s*:|\s+is)?[ \t]+{$name})".
+            '[ \t]*(?=[,;.\n]|$)/iu';
+        $share = '/(\d{1,3}(?:[.,]\d+)?)\s*%/u';
+        $others = preg_replace($rest, '', $text, -1, $many) ?? $text;
+        if ($many !== 1 || preg_match_all($share, $others, $m) === 0 || preg_match($rest, $text, $found) !== 1) {
+            return $text;
+        }
+        $left = 100.0 - array_sum(array_map(fn (string $said) => (float) str_replace(',', '.', $said), $m[1]));
+        $of = trim($found[2] ?? $found[1]);
+
+        return $left <= 0.0 ? $text : str_replace($found[0], sprintf(' %s %% %s', round($left, 2), $of), $text);
     }
 
     /**

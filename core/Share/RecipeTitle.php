@@ -14,6 +14,9 @@ final readonly class RecipeTitle
     /** "Three herb oil" is what it is called. */
     private const OF_SO_MANY = '/^(?:two|three|four|five|six|seven)[\s-]+(?:herb|flower|root|leaf|plant)\b.*\b(?:oil|salve|balm)$/iu';
 
+    /** "Lip balm (12 tubes)". */
+    public const SO_MANY = '\d{1,3}\s+(?:tubes|tins|jars|pots|bars|sticks|bottles)';
+
     private const RATIO =
         '(?<herb>\d{1,2}(?:\.\d+)?)\s*:\s*(?<oil>\d{1,2}(?:\.\d+)?)\s*\(?\s*'.'(?<by>w\/w|w\/v|v\/v|by\s(?:weight|volume))?\s*\)?';
 
@@ -63,7 +66,9 @@ final readonly class RecipeTitle
     public static function titleOf(string $line): string
     {
         return preg_replace(
-            '/\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$|\s*:\s*$|(?<=\boil)\s*\(\s*(?:about\s+)?\d[\d.]*\s*'.
+            '/\s*\(\s*'.
+                self::SO_MANY.
+                '\s*\)\W*$|\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$|\s*:\s*$|(?<=\boil)\s*\(\s*(?:about\s+)?\d[\d.]*\s*'.
                 UnitWords::ANY.
                 '\s*\)$/iu',
             '',

@@ -23,6 +23,7 @@ final class WrittenShort
             ')\s+with\s+(?:the\s+)?/iu' => "$1\n$2 ",
             // By what parts are told is one for all of them.
             '/(?<=\bpart|\bparts)\s+(?:\(\s*)?by\s+(?:weight|mass)(?:\s*\))?(?=\s+(?:of\s+)?\p{L})/iu' => '',
+            '/^([^:\n]*\bparts?\s+(?:of\s+)?[\p{L} -]{2,30}?)\s+by\s+(?:weight|mass)\b/imu' => '$1',
         ];
 
         return self::inHours(preg_replace(array_keys($said), $said, $text) ?? $text);
