@@ -26,6 +26,28 @@ final class Called
     /** @var array<string, true> */
     private array $out = [];
 
+    /** By the part of an address: the table of the thing, the one of its lines, and what they have of it. */
+    private const LINES = [
+        'batch' => ['batches', 'log_entries', 'batch_id'],
+        'making' => ['makings', 'making_entries', 'making_id'],
+        'boil' => ['boils', 'boil_entries', 'boil_id'],
+        'lot' => ['lots', 'lot_moves', 'lot_id'],
+    ];
+
+    /** Of each kind of the almanac something that is there. */
+    private const ALMANAC = [
+        'plant' => 'calendula',
+        'oil' => 'olive',
+        'method' => 'slow-cooker',
+        'fault' => 'cloudy',
+        'wax' => 'beeswax',
+        'scent' => 'lavender',
+        'product' => 'salve',
+    ];
+
+    /** @var array<string, array<string, list<string>>> by the name of a part of an address and by the stage: what can be done with each differs */
+    private array $staged = [];
+
     public House $house;
 
     /** @param  array<string, User>  $users */
@@ -86,6 +108,12 @@ final class Called
                 ->pluck($table === 'own_things' ? 'slug' : 'uid')
                 ->all();
             [$this->ids[$name], $this->others[$name]] = [$of($this->house), $of($this->other)];
+            if (in_array($table, ['batches', 'boils', 'makings'], true)) {
+                $rows = DB::table($table)
+                    ->where('house_id', $this->house->id)
+                    ->get(['uid', 'stage']);
+                $this->staged[$name] = $rows->groupBy('stage')->map(fn ($each) => $each->pluck('uid')->all())->all();
+            }
         }
         $this->ids['person'] = array_column($this->users, 'uid');
         $this->ids['entry'] = DB::table('log_entries')
@@ -94,8 +122,8 @@ final class Called
             ->limit(60)
             ->pluck('uid')
             ->all();
-        $this->ids['kind'] = ['herbs', 'oils', 'methods', 'faults', 'cautions', 'products', 'waxes'];
-        $this->ids['key'] = ['calendula', 'olive', 'cold', 'slow-cooker', 'beeswax', 'salve'];
+        $this->ids['kind'] = array_keys(self::ALMANAC);
+        $this->ids['key'] = array_values(self::ALMANAC);
         $this->ids['token'] = [Str::random(40)];
     }
 
@@ -176,48 +204,95 @@ final class Called
         return $curl;
     }
 
-    /** The document's example with the ids of what there is, by the names of its fields; and a version as it may be. */
-    public function ofHere(mixed $value, string $name = ''): mixed
+    /**
+     * The document's example with the ids of what there is, by the names of its fields; and a version as it may be, every other
+     * time as it is.
+     *
+     * @param  array<string, string>  $of the ids of the address, by the names of its parts
+     */
+    public function ofHere(mixed $value, array $of, string $name = ''): mixed
     {
         if (is_array($value)) {
             foreach ($value as $key => $each) {
-                $value[$key] = $this->ofHere($each, is_string($key) ? $key : $name);
+                $value[$key] = $this->ofHere($each, $of, is_string($key) ? $key : $name);
             }
 
             return $value;
         }
         if ($name === 'version') {
-            return mt_rand(0, 3);
+            return mt_rand(0, 1) === 0 ? mt_rand(0, 3) : $this->versionOf($of);
         }
         if (! is_string($value) || preg_match('/^01[0-9a-z]{24}$/i', $value) !== 1) {
             return $value;
+        }
+        $lines = $name === 'entry' ? $this->linesOf($of) : [];
+        if ($lines !== []) {
+            return $lines[array_rand($lines)];
         }
         $known = $this->ids[['size' => 'bottle', 'batches' => 'batch'][$name] ?? $name] ?? [];
 
         return $known === [] ? $value : $known[array_rand($known)];
     }
 
-    /** @return array{string, bool} an address made of a path of the document, and whether it is of the house itself */
+    /** @param  array<string, string>  $of */
+    private function versionOf(array $of): int
+    {
+        foreach (self::LINES + ['recipe' => ['recipes'], 'house' => ['houses']] as $part => [$table]) {
+            if (isset($of[$part])) {
+                return (int) (DB::table($table)->where('uid', $of[$part])->value('version') ?? 0);
+            }
+        }
+
+        return 0;
+    }
+
+    /**
+     * @param  array<string, string>  $of
+     * @return list<string> of the lines of what the address is of, the last few
+     */
+    private function linesOf(array $of): array
+    {
+        foreach (self::LINES as $part => [$table, $lines, $column]) {
+            if (isset($of[$part])) {
+                $id = DB::table($table)->where('uid', $of[$part])->value('id');
+
+                return DB::table($lines)->where($column, $id)->orderByDesc('id')->limit(3)->pluck('uid')->all();
+            }
+        }
+
+        return [];
+    }
+
+    /** @return array{string, bool, array<string, string>} an address made of a path of the document, whether it is of the house itself, and its parts */
     public function address(string $path): array
     {
         $ours = true;
+        $parts = [];
         $filled = preg_replace_callback(
             '/\{(\w+)\}/',
-            function (array $m) use (&$ours): string {
+            function (array $m) use (&$ours, &$parts): string {
                 $luck = mt_rand(0, 99);
                 if ($m[1] === 'house') {
                     $ours = $luck < 92;
 
-                    return $luck < 92 ? $this->house->uid : ($luck < 97 ? $this->other->uid : Changed::id());
+                    return $parts['house'] = $luck < 92 ? $this->house->uid : ($luck < 97 ? $this->other->uid : Changed::id());
+                }
+                if ($m[1] === 'key' && $luck < 70 && isset(self::ALMANAC[$parts['kind'] ?? ''])) {
+                    return self::ALMANAC[$parts['kind']];
+                }
+                if ($luck < 70 && ($this->staged[$m[1]] ?? []) !== []) {
+                    $stage = $this->staged[$m[1]][array_rand($this->staged[$m[1]])];
+
+                    return $parts[$m[1]] = $stage[array_rand($stage)];
                 }
                 $from = $luck < 70 ? $this->ids : ($luck < 85 ? $this->others : []);
                 $known = $from[$m[1]] ?? [];
 
-                return $known === [] ? Changed::id() : $known[array_rand($known)];
+                return $parts[$m[1]] = $known === [] ? Changed::id() : $known[array_rand($known)];
             },
             $path,
         );
 
-        return ['/api'.$filled, $ours];
+        return ['/api'.$filled, $ours, $parts];
     }
 }

@@ -101,14 +101,14 @@ for ($round = 0; $round < ROUNDS; $round++) {
                     : array_rand(CALLERS);
             // Who ends sessions is let in anew, and the rest go on as they were.
             $sent % 2000 !== 1999 || $going !== [] || $called->refresh();
-            [$path, $ours] = $called->address($operation['path']);
+            [$path, $ours, $parts] = $called->address($operation['path']);
             $asked = [];
             foreach ($operation['query'] as $name) {
                 mt_rand(0, 2) === 0 ||
                     ($asked[$name] = ['1', '0', 'x', '', '-1', '2026', "\u{1f33f}", str_repeat('9', 40), 'calendula'][mt_rand(0, 8)]);
             }
             $asked === [] || ($path .= '?'.http_build_query($asked));
-            $body = $operation['takes'] ? Changed::body($called->ofHere($operation['body'] ?? [])) : null;
+            $body = $operation['takes'] ? Changed::body($called->ofHere($operation['body'] ?? [], $parts)) : null;
             $curl = $called->handle($caller, $operation['verb'], $path, $body);
             if (curl_multi_add_handle($multi, $curl) !== CURLM_OK) {
                 throw new RuntimeException("{$path} could not be asked.");
