@@ -16,7 +16,7 @@ use Kettle\Vessel\Jar;
 /** How much a typed wish is of: in which jars, how full of herb, how far covered, or what is to come out. */
 final readonly class SaidAmount
 {
-    private const SHARE = 'quarter|third|half|two[\s-]thirds|three[\s-]quarters|[¼⅓½⅔¾]|1\/4|1\/3|1\/2|2\/3|3\/4';
+    public const SHARE = 'quarter|third|half|two[\s-]thirds|three[\s-]quarters|[¼⅓½⅔¾]|1\/4|1\/3|1\/2|2\/3|3\/4';
 
     private const SHARES = [
         '¼' => 'quarter',

@@ -221,7 +221,12 @@ final class SaidHerbs
         if (preg_match('/^(\d{1,3})\s+(\p{L}+)$/u', trim($piece), $m) !== 1 || ! isset($this->herbs[$last]['id'])) {
             return false;
         }
-        $named = preg_replace('/\s+(?:leaf|flower|bud|pod)s?$/iu', '', $this->cupboard->herb($this->herbs[$last]['id'])->name);
+        $herb = $this->cupboard->herb($this->herbs[$last]['id']);
+        // Of a berry there are no leaves.
+        if (PlantPart::other($herb, mb_strtolower("{$herb->name} {$m[2]}"), mb_strtolower($herb->name)) !== null) {
+            return false;
+        }
+        $named = preg_replace('/\s+(?:leaf|flower|bud|pod)s?$/iu', '', $herb->name);
         $counted = isset($this->herbs[$last]['amount']) ? null : $this->pieces->counted("{$m[1]} {$named} {$m[2]}");
         if ($counted === null) {
             return false;

@@ -22,6 +22,8 @@ final class SaidInFull
     {
         $this->told = [];
         $text = $this->words->partsInFull($text);
+        // "Horse chestnut (conkers)" has two names.
+        $text = $this->each('/(\p{L}[\p{L}\'’ -]*?)\s*\(\s*(\p{L}[\p{L}\'’ -]{2,40})\s*\)/u', $text, $this->byOneName(...));
         $of = '(?:for|with|to)\s+(?=\d)';
         $asked = "(?:(?:do|will|would|should)\\s+(?:i|we)\\s+(?:need|want|use|take)\\b(?:\\s+{$of})?|{$of}|(?=(?:for|with|to|at)\\b))";
         $text = $this->each("/\\bhow\\s+(?:much|many)\\s+([^.?!;,]*?)\\s*\\b{$asked}/iu", $text, $this->askedFor(...));
@@ -220,6 +222,14 @@ final class SaidInFull
         }
 
         return "{$before}{$much} parts {$one} and {$less} parts {$m['other']}";
+    }
+
+    /** @param  array<string>  $m a name, and what stands in brackets behind it */
+    private function byOneName(array $m): string
+    {
+        [$id, $other] = [$this->words->knownHerb($m[1])['id'] ?? '', $this->words->knownHerb($m[2])['id'] ?? ''];
+
+        return $id !== '' && $id === $other ? $m[1] : $m[0];
     }
 
     /** "Rosemary hair oil", "a calendula salve": the oil, and what it is for. */

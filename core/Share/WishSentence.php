@@ -82,7 +82,7 @@ final class WishSentence
             (new AmountTwice($this->words))->once(Names::withoutPoints(UnitWords::plain(rtrim(Figures::ascii($text), ". \t\n")))),
         );
         $text = preg_replace(['/\bw\/o\s+/iu', '/\bw\/(?![wvo]\b)\s*(?=\p{L}|\d)/iu'], ['without ', 'with '], $text) ?? $text;
-        $text = WayWords::outOfTheSun($text);
+        $text = WrittenShort::ofWish(WayWords::outOfTheSun($text));
         $denied = SaidDenied::in($text);
         $text = $denied->left;
         // "For the market: calendula 20 g" is of the calendula; "1 cup of olive over 30 g of thyme" is of both.
@@ -370,6 +370,8 @@ final class WishSentence
                 RecipeWords::KITCHEN.
                 ')(?:\s+oil)?)',
         );
+        // "Bay in olive, 250 mL, kitchen".
+        $m ??= $this->left->take('(?<=[,;])\s*(kitchen|cooking|salads?|hair|face|massage|perfume|skin|body)(?:\s+use)?(?=\s*(?:[,;.]|$))');
         $purpose = $m === null ? null : $this->words->purpose($m[1]) ?? 'kitchen';
 
         return $purpose === null ? [] : ['purpose' => $purpose];

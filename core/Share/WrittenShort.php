@@ -12,6 +12,27 @@ final class WrittenShort
 {
     private const NUMBER = '[\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔ ]*';
 
+    /** Of a wish: what stands behind an arrow, how full its jar is, and so much oil from a herb. */
+    public static function ofWish(string $text): string
+    {
+        $share = SaidAmount::SHARE;
+        $said = [
+            '/\s*(?:->|=>|[→⇒])\s*/u' => ', ',
+            // "200 mL of oil from dried yarrow" is what is to come of it, and no yarrow by the volume.
+            '/\b((?:'.
+            self::NUMBER.
+            '|(?:half\s+)?an?\s+|(?:one|two|three)\s+)'.
+            UnitWords::ANY.
+            ')\s+(?:of\s+)?(?:(?:infused|herbal|finished)\s+)*oil\s+(?:of|from|made\s+(?:of|from|with))\s+'.
+            '((?:[\p{L}\'’-]+\s+){0,3}?[\p{L}\'’-]+)(?=\s+(?:in|with|and|for|by)\b|\s*[,;.]|\s*$)/iu' => '$1 of $2 oil',
+            "/\\bjar,?\\s+(?:is\\s+)?filled\\s+(?:to\\s+|about\\s+)*({$share})(?!\\s*(?:full|\\p{L}))/iu" => 'jar $1 full',
+            '/\bjar,?\s+(packed|stuffed)(?=\s*(?:[,;.]|$))/iu' => 'jar $1 full',
+            '/(?<=\d|\d\s)('.UnitWords::MASS.')\s+by\s+weight\b/iu' => '$1',
+        ];
+
+        return preg_replace(array_keys($said), $said, $text) ?? $text;
+    }
+
     /** Of a recipe: a line, or what a line says of an amount. */
     public static function ofRecipe(string $text): string
     {

@@ -145,3 +145,35 @@ it('says by what parts are told', function (string $text, string $by) {
     ['by weight: 1 part to 5 parts', 'weight'],
     ["1 oz by weight of wax\n1 part calendula", 'volume'],
 ]);
+
+it('reads what a wish puts otherwise', function (string $said, array $has) {
+    $read = Support::sentence($said);
+    expect(array_intersect_key($read['wish'], $has + ['amount' => 0]))->toEqual($has)->and($read['unread'])->toBe([]);
+})->with([
+    // The olive was lost.
+    [
+        'nettle 50g + horsetail 20g -> 500ml olive, bain marie',
+        ['herbs' => [['id' => 'nettle-leaf', 'amount' => '50g'], ['id' => 'horsetail', 'amount' => '20g']], 'oil_amount' => '500ml'],
+    ],
+    // Was 200 mL of yarrow, and of an oil that nobody named.
+    ['200 ml of oil from dried yarrow', ['herbs' => [['id' => 'yarrow', 'state' => 'dried']], 'finished' => ['amount' => '200 ml']]],
+    ['500 ml infused oil of yarrow', ['herbs' => [['id' => 'yarrow']], 'finished' => ['amount' => '500 ml']]],
+    [
+        'a litre of oil made from nettle and horsetail',
+        ['herbs' => [['id' => 'nettle-leaf'], ['id' => 'horsetail']], 'finished' => ['amount' => '1 litre']],
+    ],
+    ['2 oz by weight dried plantain to 10 fl oz grapeseed', ['oil_amount' => '10 fl oz', 'oils' => [['id' => 'grapeseed']]]],
+    ['lavender flowers in a 1/2 pint jar filled 3/4, almond oil', ['jar' => '237', 'by_jar' => ['fill' => 'three-quarters']]],
+    ['pine needles 1 quart jar packed, sunflower', ['jar' => '946', 'by_jar' => ['fill' => 'full', 'lying' => 'packed']]],
+    ['horse chestnut (conkers) chopped 200g, rapeseed 1l', ['herbs' => [['id' => 'horse-chestnut', 'amount' => '200g']]]],
+    ['olive 250 ml, bay, 6 leaves, kitchen', ['purpose' => 'kitchen', 'herbs' => [['id' => 'bay-leaf', 'amount' => '6 leaves']]]],
+    ['rosemary in olive, hair', ['purpose' => 'hair']],
+]);
+
+it('counts no leaves of a berry', function () {
+    $read = Support::sentence('bay and juniper, 10 leaves, olive 250 ml');
+    expect($read['wish']['herbs'])
+        ->toBe([['id' => 'bay-leaf'], ['id' => 'juniper-berry']])
+        ->and($read['unread'])
+        ->toBe(['10 leaves']);
+});
