@@ -24,7 +24,7 @@ final readonly class RecipeLines
         '(?:(?:pour|pick|strain|stir|shake|cover|fill|put|place|set|leave|let|allow|melt|bring|turn|remove|add|combine|'.
         'squeeze|bottle|label|store|keep|seal|cap|wash|wait|check|'.
         'use|apply|do\s+not|don[’\']?t|infuse|steep|simmer|gather|harvest|collect|'.
-        'spread|filter|discard|transfer|wipe|decant|swirl|crumble|tap|rinse|hang|screw|tie|secure|repeat|ensure|push|submerge|'.
+        'spread|filter|discard|transfer|wipe|decant|swirl|crumble|tap|rinse|hang|screw|tie|secure|repeat|refill|ensure|push|submerge|'.
         'agitate|sift|sterili[sz]e|tear|wring|drain|macerate|close|lift)\b(?!-)|'.
         '(?:heat|warm|mix|blend|press|cut|chop|crush|grind|dry|clean|make|be|rub|massage|cook|bake|wilt|pack|top|line|poke|bruise|'.
         'pound|slice|open|date)\s+'.

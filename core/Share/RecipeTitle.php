@@ -68,7 +68,7 @@ final readonly class RecipeTitle
         return preg_replace(
             '/\s*\(\s*'.
                 self::SO_MANY.
-                '\s*\)\W*$|\s*(?:[,:;]|\s[-–—]|\()\s*(?:makes?|yields?|serves)\b.*$|\s*:\s*$|(?<=\boil)\s*\(\s*(?:about\s+)?\d[\d.]*\s*'.
+                '\s*\)\W*$|\s*(?:[,:;]|\s[-–—\/]|\()\s*(?:makes?|yields?|serves)\b.*$|\s*:\s*$|(?<=\boil)\s*\(\s*(?:about\s+)?\d[\d.]*\s*'.
                 UnitWords::ANY.
                 '\s*\)$/iu',
             '',

@@ -24,6 +24,11 @@ final class RecipeWay
     /** What people warm an oil in, and is no way of the tables. */
     private const NO_WAY = '/\b(microwaves?|(?:pressure|instant)[\s-]+cooker|dehydrator|radiator)\b/iu';
 
+    /** "Repeat with fresh herb the next day", "refill the same oil with new flowers". */
+    private const AGAIN =
+        '/\b(?:double|second|repeated)\s+infusion\b|'.
+        '\b(?:repeat|refill)\b[^.;]*\b(?:fresh|new|more)\s+(?:batch\s+of\s+)?(?:herbs?|flowers?|petals|blossoms?|leaves|plants?|tops)\b/iu';
+
     /** "Strain, don't squeeze", "let it drip through without pressing". */
     private const NOT_SQUEEZED = '/(?:\b(?:do\s+not|never|without|no)|n[’\']t)\s+(?:squeez(?:e|ing)|press(?:ing)?|wring(?:ing)?)\b/iu';
 
@@ -44,6 +49,7 @@ final class RecipeWay
         return match (true) {
             self::isDrained([$line]) => 'Taken as: left to drip, and not squeezed.',
             preg_match(self::NO_WAY, $line, $m) === 1 => sprintf('By “%s” nothing is infused here: choose a way at the Bench.', $m[1]),
+            preg_match(self::AGAIN, $line) === 1 => 'A second charge of herb: plan it from the jar, once that is strained.',
             default => 'A step; nothing new in it.',
         };
     }

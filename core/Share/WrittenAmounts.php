@@ -95,6 +95,7 @@ final readonly class WrittenAmounts
     public static function measuredBy(string $said): string
     {
         return match (true) {
+            str_contains($said, 'weight to volume') => ' w/v',
             str_contains($said, 'weight') => ' w/w',
             str_contains($said, 'volume') => ' v/v',
             default => $said,

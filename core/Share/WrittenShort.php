@@ -36,7 +36,19 @@ final class WrittenShort
     /** Of a recipe: a line, or what a line says of an amount. */
     public static function ofRecipe(string $text): string
     {
+        $text = self::perSoMuch($text);
         $said = [
+            // As it is marked where it was copied from: headings, and what is bold or slanted.
+            '/^[ \t]*#{1,4}[ \t]+/mu' => '',
+            '/(?:\*\*|__)(?=\S)([^*_\n]+)(?:\*\*|__)/u' => '$1',
+            '/^[ \t]*\*(?=\S)([^*\n]+)\*[ \t]*$/mu' => '$1',
+            '/\bw\/[ \t]*(?=\p{L}{2}|\d)/iu' => 'with ',
+            // How long it wilted is told behind it.
+            '/(,[ \t]*wilted)[ \t]+(?:for[ \t]+)?(?:about[ \t]+)?(?:an?|one|two|\d{1,2})[ \t]*(?:days?|nights?|h|hrs?|hours?)\b/iu' => '$1',
+            '/,[ \t]*(wilted|dried|fresh)[ \t]*[:–-][ \t]*(?=\d)/iu' => ' $1: ',
+            '/(\bparts?\b[^\n:]*?)[ \t]*\(?\b[wv]\/[wv]\b\)?/iu' => '$1',
+            // "1 part chamomile : 7 parts almond" is two.
+            '/^((?!.*\bratio\b).*\bparts?[ \t]+[^:\n]+?)[ \t]*:[ \t]*(?=\d{1,2}[ \t]+parts?\b)/imu' => "$1\n",
             // "Fill up to 250 ml with grapeseed" is so much of it.
             '/(^|[,;.\n]\s*|\b(?:then|and)\s+)(?:fill|top|make)(?:\s+(?:it|them|all|the\s+(?:jar|bottle)))?\s+up\s+to\s+('.
             self::NUMBER.
@@ -48,6 +60,25 @@ final class WrittenShort
         ];
 
         return self::inHours(preg_replace(array_keys($said), $said, $text) ?? $text);
+    }
+
+    /** "For every 30 g of dried herb use 150 mL of oil": the ratio that is. */
+    private static function perSoMuch(string $text): string
+    {
+        $per =
+            '/\b(?:for|to)\s+(?:every|each)\s+(\d[\d.]*)\s*g(?:rams?)?\s+(?:of\s+)?(?:(?:dried|fresh)\s+)?'.
+            '(?:herbs?|plant(?:\s+material)?)\s*,?\s+'.
+            '(?:(?:use|add|take|pour)\s+)?(?:about\s+)?(\d[\d.]*)\s*(ml|g)\s+(?:of\s+)?(?:carrier\s+)?oil\b\.?/iu';
+
+        return preg_replace_callback(
+            $per,
+            fn (array $m): string => sprintf(
+                "\nRatio 1:%s %s\n",
+                round((float) $m[2] / max(0.001, (float) $m[1]), 2),
+                mb_strtolower($m[3]) === 'g' ? 'w/w' : 'w/v',
+            ),
+            $text,
+        ) ?? $text;
     }
 
     /** "3 days of 6 hours", "6 hours a day for 3 days": what is warm by day alone, in hours. */
@@ -75,10 +106,13 @@ final class WrittenShort
         return sprintf('%s hours', round($many($one) * $many($other), 2));
     }
 
-    /** By what the parts of a text are told: "weight", where it says so, or "volume". */
+    /** By what the parts of a text are told: "weight" or "weight to volume", where it says so, or "volume". */
     public static function partsBy(string $text): string
     {
         $weight = 'by\s+(?:weight|mass)|w\/w';
+        if (preg_match('/\bparts?\b[^.\n]*\bw\/v\b/iu', $text) === 1) {
+            return 'weight to volume';
+        }
 
         return preg_match("/\\bparts?\\b[^.\\n]*\\b(?:{$weight})\\b|\\b(?:{$weight})\\b[^.\\n]*\\bparts?\\b/iu", $text) === 1
             ? 'weight'

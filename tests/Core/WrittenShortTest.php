@@ -136,6 +136,50 @@ it('reads what stands in a recipe besides', function (string $recipe, array $has
     ],
 ]);
 
+it('reads recipes that are put otherwise', function (string $recipe, array $has) {
+    expect(array_intersect_key(Support::pasted($recipe)->wish, $has))->toEqual($has);
+})->with([
+    // Was a herb called "for a day".
+    [
+        "Comfrey ointment\nFresh comfrey leaves, wilted for a day: 200 g\nLard: 500 g",
+        ['herbs' => [['id' => 'comfrey-leaf', 'state' => 'wilted', 'amount' => '200 g']], 'oil_amount' => '500 g'],
+    ],
+    // Was a herb called "herb".
+    [
+        "Infused oil: for every 30g of dried herb use 150 ml of oil. Leave on a sunny windowsill for 3 weeks.\ncalendula\nolive oil",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried']], 'ratio' => '1:5 w/v'],
+    ],
+    // Were seven parts of the oil and none of the herb, and the herb fresh.
+    [
+        "Chamomile oil\n1 part chamomile : 7 parts sweet almond (w/v)\nYoghurt maker overnight\nRepeat with fresh herb the next day",
+        [
+            'herbs' => [['id' => 'chamomile', 'state' => 'dried', 'parts' => '1']],
+            'oils' => [['id' => 'sweet-almond']],
+            'ratio' => '1:7 w/v',
+        ],
+    ],
+    // Was an oil of that name.
+    [
+        "Nettle hair oil / makes about 300 ml\n40 g dried nettle\n300 ml olive oil",
+        ['oils' => [['id' => 'olive']], 'oil_amount' => '300 ml'],
+    ],
+    // The oil was lost, and then an oil called "Refill the same oil".
+    [
+        "Elderflower oil\nStrip the flowers into a jar.\nCover w/ 400 ml sunflower.\nRefill the same oil with fresh flowers",
+        ['oils' => [['id' => 'sunflower']], 'oil_amount' => '400 ml'],
+    ],
+    // As it is copied from a page.
+    [
+        "## Calendula oil\n**40 g** calendula\n**Olive oil** 200 ml\n*Sun, 4 weeks*",
+        ['herbs' => [['id' => 'calendula', 'state' => 'dried', 'amount' => '40 g']], 'oil_amount' => '200 ml', 'method' => 'solar'],
+    ],
+]);
+
+it('tells of a second charge that it is planned from the jar', function (string $line) {
+    $lines = array_column(Support::pasted("Oil\n40 g calendula\n200 ml olive oil\n{$line}")->lines, 'says', 'line');
+    expect($lines[$line] ?? null)->toBe('A second charge of herb: plan it from the jar, once that is strained.');
+})->with(['Repeat with fresh herb the next day', 'Refill the same oil with new flowers', 'Repeat for a double infusion']);
+
 it('says by what parts are told', function (string $text, string $by) {
     expect(WrittenShort::partsBy($text))->toBe($by);
 })->with([
