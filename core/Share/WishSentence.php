@@ -364,15 +364,21 @@ final class WishSentence
     /** @return array<string, string> */
     private function purpose(): array
     {
-        $m = $this->left->take(
+        $for =
             '(?:for|to)\s+(?:a|an|the|my|our|some)?\s*(?:(?:firm|soft|dry|itchy|sore|tired|aching|stiff)\s+)?((?:salves?|balms?|'.
-                'ointments?|hair|scalp|beard|face|facial|skin|body|massage|muscles?|joints?|perfumes?|eat|cook\s+with|pantry|larder|'.
-                RecipeWords::KITCHEN.
-                ')(?:\s+oil)?)',
-        );
+            'ointments?|hair|scalp|beard|face|facial|skin|body|massage|muscles?|joints?|perfumes?|eat|cook\s+with|pantry|larder|'.
+            RecipeWords::KITCHEN.
+            ')(?:\s+oil)?)';
+        $m = $this->left->take($for);
         // "Bay in olive, 250 mL, kitchen".
         $m ??= $this->left->take('(?<=[,;])\s*(kitchen|cooking|salads?|hair|face|massage|perfume|skin|body)(?:\s+use)?(?=\s*(?:[,;.]|$))');
-        $purpose = $m === null ? null : $this->words->purpose($m[1]) ?? 'kitchen';
+        $is = fn (string $said): string => $this->words->purpose($said) ?? 'kitchen';
+        $purpose = $m === null ? null : $is($m[1]);
+        // "Garlic confit for the pantry" says it twice.
+        $again = $m === null ? null : $this->left->take($for);
+        if ($again !== null && $is($again[1]) !== $purpose) {
+            $this->left->putBack($again[0]);
+        }
 
         return $purpose === null ? [] : ['purpose' => $purpose];
     }

@@ -209,6 +209,28 @@ it('books each session with the time it takes to get warm, for the jars that sha
     expect(($a[0]->to->getTimestamp() - $b[0]->to->getTimestamp()) / 3600)->toEqualWithDelta(2.0, 0.01);
 });
 
+it('reckons how long several jars take to get warm of those whose load is known', function () {
+    $place = new CookerPlace(heater('oval')->cooker, ['slow-cooker'], heater('oval'), 18.0);
+    $job = fn (?Load $load) => new CookerJob(
+        'a',
+        'a',
+        'slow-cooker',
+        49.0,
+        60.0,
+        6.0,
+        [82.0],
+        new DateTimeImmutable('2026-11-24T08:00Z'),
+        load: $load,
+        warmUpMin: 45,
+    );
+    $known = $job(Load::jars(1, 76, 115, 90, 0.4, 0.78));
+    expect($place->warmUpMin([$known, $job(null)]))
+        ->toBe($place->warmUpMin([$known]))
+        ->toBeGreaterThan(60)
+        ->and($place->warmUpMin([$job(null)]))
+        ->toBe(45);
+});
+
 it('says where one more jar finds its place, and whom it would move', function () {
     $availability = Availability::between('07:00', '22:30');
     $now = new DateTimeImmutable('2026-11-24T08:00Z');

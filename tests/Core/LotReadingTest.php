@@ -28,6 +28,10 @@ function lotFaults(array $fields): array
     }
 }
 
+it('takes what was got today, and nothing that is to be got tomorrow', function (string $day, array $faults) {
+    expect(lotFaults(['kind' => 'herb', 'material' => 'calendula', 'amount' => '250 g', 'got_on' => $day]))->toBe($faults);
+})->with([['2026-11-24', []], ['2026-11-25', ['got_on: in_the_future']]]);
+
 it('reads a lot as it is written', function (array $fields, callable $holds) {
     $read = readLot($fields);
     expect($holds($read['lot'], $read))->toBeTrue();

@@ -127,6 +127,28 @@ it('stands where its lines leave it', function (array $lines, Stage $stage) {
     'thrown away' => [[new Poured([['ml' => 60.0, 'holds_ml' => 57.0, 'count' => 4]], null), new Discarded()], Stage::Discarded],
 ]);
 
+it('knows what is in the pot by what was weighed, melted, tried or mended, and what goes in cool by none of these', function (
+    array $lines,
+    bool $in,
+    bool $weighed,
+) {
+    $state = after(frozen(), ...$lines);
+    expect([$state->isIn('beeswax'), $state->isDone('weigh.beeswax'), $state->isIn('lavender')])->toBe([$in, $weighed, false]);
+})->with([
+    'nothing' => [[], false, false],
+    'dried the tins' => [[new StepDone('dry')], false, false],
+    'weighed' => [[new Weighed('beeswax', [], 50.0)], true, true],
+    'the other weighed' => [[new Weighed('batch.A', [], 200.0)], false, false],
+    'melted' => [[new StepDone('melt')], true, false],
+    'tried' => [[new Spooned(new Verdict(0.2, 'right'))], true, false],
+    'mended' => [[new Mended(more('beeswax', 12, 1), 0.0)], true, true],
+]);
+
+/* 200 / 0.9 + 50 / 0.96 + 2.5 / 0.885 mL are 277; less 3 % that stays in the pot 269 mL, of which 57 mL fill a tin: four. */
+it('fills more of what is whipped, by as much as it swells', function (float $whipped, int $tins) {
+    expect(after(frozen(['whipped' => [1.0, $whipped, $whipped]]), ...weighed())->filling())->toBe([['ml' => 60.0, 'count' => $tins]]);
+})->with([[1.0, 4], [1.5, 7], [1.8, 8]]);
+
 it('reckons what is in the pot by hand', function () {
     // 200 g and 50 g: X = 50 / 250 without the drops.
     $state = after(frozen(), ...weighed());
