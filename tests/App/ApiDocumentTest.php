@@ -271,6 +271,27 @@ it('takes every example that wants nothing but a house', function () {
     expect(count($sent))->toBeGreaterThan(14);
 });
 
+it('takes the example of what is written of a jar that stands', function (string $verb, string $path) {
+    $batch = $this->batch(['jar' => $this->jarOf(505)->uid]);
+    $this->fill($batch);
+    $body = json_decode(Document::json(), true)['paths']["/houses/{house}/batches/{batch}{$path}"][$verb]['requestBody']['content'][
+        'application/json'
+    ]['example'];
+    $version = isset($body['version']) ? ['version' => $batch->refresh()->version] : [];
+    $this->atHouse(strtoupper($verb), "/batches/{$batch->uid}{$path}", [...$body, ...$version])->assertSuccessful();
+})->with([
+    ['patch', ''],
+    ['put', '/label'],
+    ['post', '/notes'],
+    ['post', '/looks'],
+    ['post', '/tasks'],
+    ['post', '/keep'],
+    ['post', '/strain'],
+    ['post', '/faults'],
+    ['post', '/faults/note'],
+    ['post', '/discard'],
+]);
+
 it('refuses in an address what is not asked there, or not so', function (string $path, string $field, string $says) {
     $this->atHouse('GET', $path)->assertStatus(422)->assertJsonPath('faults.0.field', $field)->assertJsonPath('faults.0.sentence', $says);
 })->with([
