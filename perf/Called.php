@@ -45,7 +45,7 @@ final class Called
         'product' => 'salve',
     ];
 
-    /** @var array<string, array<string, list<string>>> by the name of a part of an address and by the stage: what can be done with each differs */
+    /** @var array<string, array<string, list<string>>> by the name of a part of an address and by the stage */
     private array $staged = [];
 
     public House $house;
@@ -263,7 +263,7 @@ final class Called
         return [];
     }
 
-    /** @return array{string, bool, array<string, string>} an address made of a path of the document, whether it is of the house itself, and its parts */
+    /** @return array{string, bool, array<string, string>} an address of a path, whether it is of the house, and its parts by name */
     public function address(string $path): array
     {
         $ours = true;

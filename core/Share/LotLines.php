@@ -216,7 +216,11 @@ final readonly class LotLines
 
             return true;
         }
-        if (preg_match('/^(dried|wilted)\s+(?:on\s+|in\s+)?(\D*\d.*)$/u', $low, $m) === 1 && $this->days->read($m[2], false) !== null) {
+        // On which day says how it is.
+        if (
+            preg_match('/^(dried|wilted)\s+(?:on\s+)?('.SaidDay::DATE.')$/iu', $low, $m) === 1 &&
+            $this->days->read($m[2], false) !== null
+        ) {
             $put('state', $m[1], $piece);
             $put('note', $piece, $piece, true);
 
