@@ -216,7 +216,7 @@ final readonly class LotLines
 
             return true;
         }
-        // On which day says how it is.
+        // The day it was dried on says how it is.
         if (
             preg_match('/^(dried|wilted)\s+(?:on\s+)?('.SaidDay::DATE.')$/iu', $low, $m) === 1 &&
             $this->days->read($m[2], false) !== null
