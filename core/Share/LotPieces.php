@@ -174,6 +174,7 @@ final readonly class LotPieces
         $named = '/\b('.self::OF_ITS_NAME.')\s+(?=(?:\d+\s*[x×]\s*)?'.self::MEASURE.'(?:\s*[,;]|\s*$))/iu';
         $share = '(?<share>half|(?:one|an?|two|three)[\s-]+(?:third|quarter)s?|[1-9]\/[1-9]|[½¼¾⅓⅔])';
         $vessel = self::IN_A.'\b';
+        $empty = '(?:\p{L}+\s+){0,3}(?:jars?|bottles?|tins?|pots?|tubes?)\b';
         $size = '(?<size>'.self::MEASURE.')';
         $said = [
             // "Half a 5 L tin left", "750 mL bottle 2/3 full": of how much, and what of it is there.
@@ -184,9 +185,8 @@ final readonly class LotPieces
             '/^(?:deep[\s-]+)?frozen\s+(?=\p{L})([^,;(\d]+)/iu' => '$1; frozen; ',
             '/\s+(?:in|from|out\s+of)\s+(?:the|my|our)\s+freezer\b|(?<=\p{L})\s+frozen(?=\s+\d)/iu' => '; frozen; ',
             '/(?<=\p{L})\s+(\d{1,2}\s*%(?:\s*(?:vol|abv)\b\.?)?)\s+(?='.self::MEASURE.')/iu' => ', $1, ',
-            '/^((?:\p{L}+\s+){0,3}(?:jars?|bottles?|tins?|pots?|tubes?)\b[^,;]*?)\s+with\s+'.
-            '(?:\p{L}+\s+){0,2}(?:lids?|caps?|tops?|droppers?|pumps?)\b/iu' => '$1',
-            '/^((?:\p{L}+\s+){0,3}(?:jars?|bottles?|tins?|pots?|tubes?)\b.*\d)\s*(?:pcs?|pieces)\b\.?$/iu' => '$1',
+            "/^({$empty}[^,;]*?)\\s+with\\s+(?:\\p{L}+\\s+){0,2}(?:lids?|caps?|tops?|droppers?|pumps?)\\b/iu" => '$1',
+            "/^({$empty}.*\\d)\\s*(?:pcs?|pieces)\\b\\.?$/iu" => '$1',
             $before => '$1$2/20$3',
             $about => '',
             $packets => '$2 x $3 $1,',

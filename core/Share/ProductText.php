@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
+use Kettle\Measure\UnitWords;
+
 /** A product as people write it, put as its lines are read: each thing in a line of its own, with its share or its parts. */
 final class ProductText
 {
     private const SHARE = '\d{1,3}(?:[.,]\d+)?[ \t]*%[ \t]*(?:of[ \t]+)?\p{L}';
+
+    private const MUCH = '[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔]*[ \t]*(?:'.UnitWords::ANY.')';
 
     private const ONE_TO = '[ \t]*,?[ \t]*\(?1[ \t]*:[ \t]*(\d{1,2})\)?(?!\d)[,.; ]*';
 
@@ -24,12 +28,9 @@ final class ProductText
             // "Hair oil blend 100 mL" over shares or parts says how much it makes.
             '/\A(\s*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]+\(?(\d{1,4}[ \t]*(?:ml|g))\)?[ \t]*:?[ \t]*\n'.
             '(?=[^\n]*(?:\d[ \t]*%|\bparts?\b))/iu' => "$1\n$2 in all\n",
-            // "Beeswax 1 oz to 1 cup oil" is so much of the one and of the other.
-            '/(\p{L}[ \t]+[\d½¼¾⅓⅔][\d.\/]*[ \t]*(?:oz|g|ml|cups?|tbsp|tsp))[ \t]+(?:to|in|into|per)[ \t]+(?=[\d½¼¾⅓⅔][\d.\/]*[ \t]*'.
-            '(?:oz|g|ml|cups?|tbsp|tsp|litres?)[ \t]+\p{L})/iu' => "$1\n",
-            // "Pour 200 mL of oil on 1 oz wax".
-            '/(?<=\p{L})[ \t]+(?:on|onto|over)[ \t]+(?=[\d½¼¾⅓⅔][\d.\/]*[ \t]*'.
-            '(?:oz|g|ml|cups?|tbsp|tsp)[ \t]+(?:of[ \t]+)?\p{L})/iu' => "\n",
+            // "Beeswax 1 oz to 1 cup oil", "pour 200 mL of oil on 1 oz wax": so much of the one and of the other.
+            '/(\p{L}[ \t]+'.self::MUCH.')[ \t]+(?:to|in|into|per)[ \t]+(?='.self::MUCH.'[ \t]+\p{L})/iu' => "$1\n",
+            '/(?<=\p{L})[ \t]+(?:on|onto|over)[ \t]+(?='.self::MUCH.'[ \t]+(?:of[ \t]+)?\p{L})/iu' => "\n",
             // "1/4 cup grated" is a quarter of a cup.
             '/(?<=\bcup|\bcups|\btbsp|\btsp|\doz|\dg|\boz|\bg)[ \t]+(?:grated|chopped|melted)(?=[ \t]*(?:[,;(\n]|$))/iu' => '',
             '/^([ \t]*(?:\p{L}[\p{L} -]*[ \t])?(?:salve|balm|ointment|roll[ -]on|stick|bar|cream|scrub|serum|perfume)s?),[ \t]*'.

@@ -229,7 +229,8 @@ final class SaidInFull
     {
         [$id, $other] = [$this->words->knownHerb($m[1])['id'] ?? '', $this->words->knownHerb($m[2])['id'] ?? ''];
 
-        return $id !== '' && $id === $other ? $m[1] : $m[0];
+        // "Rosemary (fresh rosemary)" says more than another name.
+        return $id !== '' && $id === $other && $this->words->state($m[2]) === null ? $m[1] : $m[0];
     }
 
     /** "Rosemary hair oil", "a calendula salve": the oil, and what it is for. */

@@ -81,8 +81,7 @@ final class WishSentence
         $text = SaidAmount::plainJars(
             (new AmountTwice($this->words))->once(Names::withoutPoints(UnitWords::plain(rtrim(Figures::ascii($text), ". \t\n")))),
         );
-        $text = preg_replace(['/\bw\/o\s+/iu', '/\bw\/(?![wvo]\b)\s*(?=\p{L}|\d)/iu'], ['without ', 'with '], $text) ?? $text;
-        $text = WrittenShort::ofWish(WayWords::outOfTheSun($text));
+        $text = WrittenShort::ofWish(WayWords::outOfTheSun(WrittenShort::inWords($text)));
         $denied = SaidDenied::in($text);
         $text = $denied->left;
         // "For the market: calendula 20 g" is of the calendula; "1 cup of olive over 30 g of thyme" is of both.

@@ -12,6 +12,12 @@ final class WrittenShort
 {
     private const NUMBER = '[\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔ ]*';
 
+    /** "W/ lid", "w/o heat"; "1:5 w/v" is none of these. */
+    public static function inWords(string $text): string
+    {
+        return preg_replace(['/\bw\/o\s+/iu', '/\bw\/(?![wvo]\b)\s*(?=\p{L}|\d)/iu'], ['without ', 'with '], $text) ?? $text;
+    }
+
     /** Of a wish: what stands behind an arrow, how full its jar is, and so much oil from a herb. */
     public static function ofWish(string $text): string
     {
@@ -36,13 +42,12 @@ final class WrittenShort
     /** Of a recipe: a line, or what a line says of an amount. */
     public static function ofRecipe(string $text): string
     {
-        $text = self::perSoMuch($text);
+        $text = self::perSoMuch(self::inWords($text));
         $said = [
             // As it is marked where it was copied from: headings, and what is bold or slanted.
             '/^[ \t]*#{1,4}[ \t]+/mu' => '',
             '/(?:\*\*|__)(?=\S)([^*_\n]+)(?:\*\*|__)/u' => '$1',
             '/^[ \t]*\*(?=\S)([^*\n]+)\*[ \t]*$/mu' => '$1',
-            '/\bw\/[ \t]*(?=\p{L}{2}|\d)/iu' => 'with ',
             // How long it wilted is told behind it.
             '/(,[ \t]*wilted)[ \t]+(?:for[ \t]+)?(?:about[ \t]+)?(?:an?|one|two|\d{1,2})[ \t]*(?:days?|nights?|h|hrs?|hours?)\b/iu' => '$1',
             '/,[ \t]*(wilted|dried|fresh)[ \t]*[:–-][ \t]*(?=\d)/iu' => ' $1: ',

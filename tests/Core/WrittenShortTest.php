@@ -212,6 +212,7 @@ it('reads what a wish puts otherwise', function (string $said, array $has) {
     ['horse chestnut (conkers) chopped 200g, rapeseed 1l', ['herbs' => [['id' => 'horse-chestnut', 'amount' => '200g']]]],
     ['olive 250 ml, bay, 6 leaves, kitchen', ['purpose' => 'kitchen', 'herbs' => [['id' => 'bay-leaf', 'amount' => '6 leaves']]]],
     ['rosemary in olive, hair', ['purpose' => 'hair']],
+    ['rosemary (fresh rosemary) 20 g in olive', ['herbs' => [['id' => 'rosemary', 'state' => 'fresh', 'amount' => '20 g']]]],
 ]);
 
 it('counts no leaves of a berry', function () {
