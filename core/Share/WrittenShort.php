@@ -22,8 +22,21 @@ final class WrittenShort
     public static function ofWish(string $text): string
     {
         $share = SaidAmount::SHARE;
+        $many = self::NUMBER.UnitWords::ANY;
+        $name = '(?:\p{L}[\p{L}\'’-]*\s+){0,3}\p{L}[\p{L}\'’-]*';
         $said = [
             '/\s*(?:->|=>|[→⇒])\s*/u' => ', ',
+            // "Calendula: 1 cup packed; oil: 2 cups; time: 4 weeks": of what each is, and what the rest is called.
+            "/(^|[,;]\\s*)({$name})\\s*:\\s*({$many})(\\s+(?:loosely\\s+)?packed)?(?=\\s*(?:[,;]|$))/iu" => '$1$3$4 $2',
+            '/(^|[,;]\s*)(?:place|where)\s*:\s*(?=\p{L})/iu' => '$1in the ',
+            '/(^|[,;]\s*)(?:herbs?|oils?|time|method|way|how|how\s+long|jar)\s*:\s*(?=\S)/iu' => '$1',
+            // "For a wedding on 14 June" is by then.
+            '/\b(for\s+(?:an?|the|my|our|his|her|their)\s+(?:[\p{L}\'’-]+\s+){1,4}?),?\s*on\s+(?='.
+            SaidDay::DATE.
+            ')/iu' => '$1, ready by ',
+            '/\bcoffee\s+(?=filters?\b)/iu' => 'paper ',
+            '/\b(dried|fresh|wilted)\s+and\s+(?=(?:'.RecipeLines::PREPARED.'|ground|powdered)\b)/iu' => '$1 ',
+            '/\b(?:warming|cooling|healing|soothing|calming|relaxing|nourishing)\s+(?=oil\b)/iu' => '',
             // "200 mL of oil from dried yarrow" is what is to come of it, and no yarrow by the volume.
             '/\b((?:'.
             self::NUMBER.
@@ -34,6 +47,25 @@ final class WrittenShort
             "/\\bjar,?\\s+(?:is\\s+)?filled\\s+(?:to\\s+|about\\s+)*({$share})(?!\\s*(?:full|\\p{L}))/iu" => 'jar $1 full',
             '/\bjar,?\s+(packed|stuffed)(?=\s*(?:[,;.]|$))/iu' => 'jar $1 full',
             '/(?<=\d|\d\s)('.UnitWords::MASS.')\s+by\s+weight\b/iu' => '$1',
+        ];
+
+        return self::dayOfMonth(preg_replace(array_keys($said), $said, $text) ?? $text);
+    }
+
+    /** "By the end of January", "mid-March", "by May": by which day of it, the first where none is said, so that nothing is late. */
+    private static function dayOfMonth(string $text): string
+    {
+        $month = '('.SaidDay::ANY_MONTH.')';
+        $text =
+            preg_replace_callback(
+                "/\\b(?:the\\s+)?end\\s+(?:of\\s+)?{$month}/iu",
+                fn (array $m): string => (new \DateTimeImmutable('1 '.rtrim($m[1], '.').' 2027'))->format('t')." {$m[1]}",
+                $text,
+            ) ?? $text;
+        $first = '(?:(?:the\s+)?(?:start|beginning)\s+of|(?<=\bby)|(?<=\bbefore))';
+        $said = [
+            "/\\b(?:the\\s+)?(?:mid|middle\\s+of)[\\s-]+{$month}/iu" => '15 $1',
+            "/\\b{$first}\\s+{$month}(?!\\.?\\s+(?:the\\s+)?\\d{1,2}(?!\\d))/iu" => ' 1 $1',
         ];
 
         return preg_replace(array_keys($said), $said, $text) ?? $text;

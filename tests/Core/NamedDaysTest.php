@@ -80,5 +80,17 @@ it('plans for it, and knows since when a jar stands', function (string $said, ar
     ['calendula in olive for Valentine’s Day', ['ready_by' => '2027-02-14']],
     ['calendula in olive since midsummer', ['begun' => '2026-06-24']],
     ['St John’s wort in olive', []],
+    // Was begun in June, with its herb dried by a guess.
+    ['lavender in olive for a wedding on 14 June', ['ready_by' => '2027-06-14']],
+    ['lavender in olive for my sister’s birthday, on 3 March', ['ready_by' => '2027-03-03']],
+    ['calendula in olive by the end of February', ['ready_by' => '2027-02-28']],
+    ['calendula in olive by end January', ['ready_by' => '2027-01-31']],
+    ['calendula in olive by mid-March', ['ready_by' => '2027-03-15']],
+    ['calendula in olive by the beginning of May', ['ready_by' => '2027-05-01']],
+    // Of a month alone the first of it: so that nothing is late.
+    ['calendula in olive by January', ['ready_by' => '2027-01-01']],
+    ['calendula in olive by January 2028', ['ready_by' => '2028-01-01']],
+    ['calendula in olive by May 5', ['ready_by' => '2027-05-05']],
+    ['calendula in olive by Jan. 5', ['ready_by' => '2027-01-05']],
     ['Michaelmas daisy in olive', []],
 ]);

@@ -212,8 +212,23 @@ it('reads what a wish puts otherwise', function (string $said, array $has) {
     ['horse chestnut (conkers) chopped 200g, rapeseed 1l', ['herbs' => [['id' => 'horse-chestnut', 'amount' => '200g']]]],
     ['olive 250 ml, bay, 6 leaves, kitchen', ['purpose' => 'kitchen', 'herbs' => [['id' => 'bay-leaf', 'amount' => '6 leaves']]]],
     ['rosemary in olive, hair', ['purpose' => 'hair']],
+    ['rosehips dried and crushed 60 g, olive 200 ml', ['herbs' => [['id' => 'rose-hip', 'state' => 'dried', 'amount' => '60 g']]]],
+    // The calendula’s cup was how much oil there is.
+    [
+        'Calendula: 1 cup packed; oil: 2 cups; time: 4 weeks; place: window',
+        ['herbs' => [['id' => 'calendula', 'amount' => '1 cup, packed']], 'oil_amount' => '2 cups', 'method' => 'solar'],
+    ],
+    [
+        'herb: calendula, oil: olive 300 ml, time: 3 weeks',
+        ['herbs' => [['id' => 'calendula']], 'oils' => [['id' => 'olive']], 'oil_amount' => '300 ml'],
+    ],
     ['rosemary (fresh rosemary) 20 g in olive', ['herbs' => [['id' => 'rosemary', 'state' => 'fresh', 'amount' => '20 g']]]],
 ]);
+
+it('makes no herb of the filter it is strained through', function () {
+    $read = Support::sentence('250 ml rosemary, then strain through coffee filter, olive');
+    expect(array_column($read['wish']['herbs'], 'id'))->toBe(['rosemary']);
+});
 
 it('counts no leaves of a berry', function () {
     $read = Support::sentence('bay and juniper, 10 leaves, olive 250 ml');
