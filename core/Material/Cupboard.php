@@ -308,7 +308,7 @@ final class Cupboard
     /** The wax or butter that goes by a name. */
     public function waxNamed(string $name): ?Wax
     {
-        return self::named($this->waxes(), $name, fn (Wax $wax) => [$wax->inci]);
+        return self::named($this->waxes(), $name, fn (Wax $wax) => [$wax->inci, ...$wax->also]);
     }
 
     /** The essential oil that goes by a name. */

@@ -15,6 +15,7 @@ final readonly class Wax
      * @param  ?float  $fusionJPerG heat of fusion, J/g; null for what does not melt
      * @param  ?float  $gramsPerMol mean molar mass
      * @param  ?Density  $pellets as a cup of pellets or powder weighs
+     * @param  list<string>  $also other names it goes by
      */
     private function __construct(
         public string $id,
@@ -32,6 +33,7 @@ final readonly class Wax
         public ?float $fusionJPerG,
         public ?float $gramsPerMol,
         public ?Density $pellets,
+        public array $also = [],
     ) {}
 
     public static function fromRow(Row $row): self
@@ -55,6 +57,7 @@ final readonly class Wax
             $row->numberOrNull('fusion_j_per_g'),
             $row->numberOrNull('g_per_mol'),
             $pellets === null ? null : Density::gramsPerMl($pellets),
+            $row->texts('also'),
         );
     }
 

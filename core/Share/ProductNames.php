@@ -31,7 +31,7 @@ final readonly class ProductNames
         foreach ($this->cupboard->waxes() as $wax) {
             // Coconut oil goes in as an oil.
             if ($this->cupboard->carrierOrNull($wax->id) === null || $wax->id !== 'coconut') {
-                $names[$wax->id] = [$wax->name, explode(',', $wax->name)[0], str_replace('-', ' ', $wax->id)];
+                $names[$wax->id] = [$wax->name, explode(',', $wax->name)[0], str_replace('-', ' ', $wax->id), ...$wax->also];
             }
         }
         $id = self::named($plain, $names);

@@ -13,6 +13,8 @@ final class ProductText
 
     private const MUCH = '[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔]*[ \t]*(?:'.UnitWords::ANY.')';
 
+    private const MADE = '(?:salve|balm|ointment|lotion|cream|rub|butter|scrub|bar|stick|mask|serum|pomade)s?';
+
     private const ONE_TO = '[ \t]*,?[ \t]*\(?1[ \t]*:[ \t]*(\d{1,2})\)?(?!\d)[,.; ]*';
 
     public static function plain(string $text): string
@@ -21,6 +23,16 @@ final class ProductText
             // "Equal weights of beeswax, shea and oil".
             '/\bequal\s+(?:weights?|amounts?|quantities)\s+(?:of\s+)?/iu' => 'equal parts ',
             '/(?<=\p{L})[.;][ \t]+(?=total\b)/iu' => "\n",
+            // A share beside an amount, and that it is weighed, say the same again.
+            '/('.self::MUCH.')[ \t]*\([ \t]*(?:\d{1,3}(?:[.,]\d+)?[ \t]*%|(?:by[ \t]+)?weight)[ \t]*\)/iu' => '$1',
+            // "Makes 6 (15 mL) tins".
+            '/\b(makes?|fills?)[ \t]+(\d{1,3})[ \t]*\((\d{1,4}[ \t]*(?:ml|g|oz))\)[ \t]+'.
+            '(tins?|jars?|pots?|tubes?|bottles?)\b/iu' => '$1 $2 $4 of $3',
+            // "Firm salve; oil 4 oz", "lotion - 100 mL oil with 1 g wax", "scrub: 2 parts sugar": what it is called, and what goes in.
+            '/\A(\s*(?:\p{L}[\p{L}\'’-]*[ \t]+){0,4}'.
+            self::MADE.
+            ')[ \t]*(?:;[ \t]*(?=\p{L}[^\n;]*\d)|[ \t][-–—][ \t]+(?=\d)|:[ \t]*(?=\d+[ \t]+parts?\b))/iu' => "$1\n",
+            '/(\bparts?[ \t]+(?:of[ \t]+)?[\p{L} ]{2,30}?)[ \t]+(?=\d{1,2}[ \t]+parts?\b)/iu' => "$1\n",
             // In which pan it is warmed is no part of its name.
             '/^[ \t]*(?:[-*•][ \t]*)?(?:(?:oil|fat|water|heated|cool(?:[ -]?down)?|hot)[ \t]+(?:phase|stage)|phase[ \t]+[a-d1-4])'.
             '[ \t]*[:–-][ \t]*/imu' => '',

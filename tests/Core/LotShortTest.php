@@ -20,6 +20,8 @@ it('reads how much of it is there', function (string $line, array $lot) {
     // Was a place called "100 mL - 12 GBP".
     ['argan oil - 100 mL - 12 GBP', ['kind' => 'carrier', 'material' => 'argan', 'amount' => '100 mL', 'price' => '12']],
     ['argan oil, 100 mL, EUR 8.50', ['kind' => 'carrier', 'material' => 'argan', 'amount' => '100 mL', 'price' => '8.50']],
+    ['wool fat 100 g', ['kind' => 'wax', 'material' => 'lanolin', 'amount' => '100 g']],
+    ['arrowroot 50 g', ['kind' => 'wax', 'material' => 'starch', 'amount' => '50 g']],
     // From 60 to 80 is one amount, and asked after.
     ['calendula - 60 g - 80 g', ['kind' => 'herb', 'material' => 'calendula', 'amount' => '60 g - 80 g']],
     ['vodka 40% 70 cl', ['kind' => 'herb', 'called' => 'vodka', 'amount' => '70 cl', 'note' => '40%']],

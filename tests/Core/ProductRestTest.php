@@ -84,6 +84,11 @@ it('reads several things that a line puts otherwise', function (string $text, ar
     expect(partsOfProduct($text))->toBe($parts);
 })->with([
     // Were refused.
+    ['Scrub: 2 parts sugar 1 part olive oil', ['olive' => '33.3 g', 'sugar' => '66.7 g']],
+    ['Firm salve; olive oil 4 oz (weight), beeswax 1 oz (weight)', ['olive' => '4 oz', 'beeswax' => '1 oz']],
+    ['Lotion - 100ml olive oil w/ 1 g beeswax', ['olive' => '100ml', 'beeswax' => '1 g']],
+    // What was weighed was thrown away for its share of a hundred grams.
+    ["Beard balm\nBeeswax: 10g (20%)\nShea: 15g (30%)\nJojoba: 25g (50%)", ['jojoba' => '25g', 'beeswax' => '10g', 'shea' => '15g']],
     ['beeswax 1 oz to 1 cup olive oil', ['olive' => '1 cup', 'beeswax' => '1 oz']],
     ['shea 20 g in 100 g olive', ['olive' => '100 g', 'shea' => '20 g']],
     // Was an oil called "oil on 1 oz wax".
@@ -97,6 +102,24 @@ it('reads several things that a line puts otherwise', function (string $text, ar
     ['3 parts olive oil, 1 part beeswax by weight, 120 g total', ['olive' => '90 g', 'beeswax' => '30 g']],
     ["Hair oil blend 200 g\n50% olive\n30% sesame\n20% castor", ['olive' => '100 g', 'sesame' => '60 g', 'castor' => '40 g']],
 ]);
+
+it('knows waxes, butters and what is stirred in by their other names', function (string $name, string $id) {
+    expect(partsOfProduct("100 g olive oil\n20 g {$name}"))->toEqual(['olive' => '100 g', $id => '20 g']);
+})->with([
+    ['wool fat', 'lanolin'],
+    ['karité butter', 'shea'],
+    ['cacao butter', 'cocoa-butter'],
+    ['arrowroot', 'starch'],
+    ['tocopherol', 'vitamin-e'],
+    ['bees wax', 'beeswax'],
+    ['candelilla', 'candelilla'],
+]);
+
+it('takes the tins it makes', function () {
+    expect(Support::product("My recipe makes 6 (15 ml) tins:\n60 ml olive oil\n12 g beeswax")->wish['tins'] ?? null)->toBe([
+        ['ml' => 15.0],
+    ]);
+});
 
 it('has its name without how many there are, and asks how large they are', function () {
     $read = Support::product("Lip balm (12 tubes)\n15 g beeswax\n45 g olive oil");
