@@ -17,10 +17,12 @@ use Kettle\Recipe\Kitchen;
 final class PastedProduct
 {
     /** Words for an amount that is none. */
-    private const AS_YOU_LIKE = 'to\s+(?:taste|scent)|as\s+(?:desired|needed|you\s+like)';
+    private const AS_YOU_LIKE = 'to\s+(?:taste|scent|fill|top\s+up)|as\s+(?:desired|needed|you\s+like)';
 
     private const SOME =
-        '(?:bits?|pinch(?:es)?|little|dash(?:es)?|handfuls?|splash(?:es)?|dollops?|knobs?|few|'.self::AS_YOU_LIKE.'|optional)';
+        '(?:bits?|pinch(?:es)?|little|dash(?:es)?|handfuls?|splash(?:es)?|dollops?|knobs?|few|(?:the\s+)?rest|'.
+        self::AS_YOU_LIKE.
+        '|optional)';
 
     private const MOST_LINES = 200;
 

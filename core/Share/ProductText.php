@@ -81,6 +81,11 @@ final class ProductText
         if ($many !== 1 || preg_match_all($share, $others, $m) === 0 || preg_match($rest, $text, $found) !== 1) {
             return $text;
         }
+        // Beside what is weighed there is no knowing what is left.
+        $whole = preg_replace([ProductShares::COMES_TO, '/\b\d{1,3}[ \t]*(?:ml|g)[ \t]+in[ \t]+all\b/iu'], ' ', $others) ?? $others;
+        if (preg_match('/'.self::MUCH.'\b/iu', $whole) === 1) {
+            return $text;
+        }
         $left = 100.0 - array_sum(array_map(fn (string $said) => (float) str_replace(',', '.', $said), $m[1]));
         $of = trim($found[2] ?? $found[1]);
 

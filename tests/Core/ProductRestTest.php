@@ -31,6 +31,8 @@ it('takes for the rest what is told in no share', function (string $text, array 
     ['Hand balm: beeswax 20 %, the rest: olive', ['olive' => '80 g', 'beeswax' => '20 g']],
     ["Lip balm 50 g\n20% beeswax\n30% cocoa butter\nolive to 100%", ['olive' => '25 g', 'beeswax' => '10 g', 'cocoa-butter' => '15 g']],
     ["Face oil 200 g\nrosehip 30%\ngeranium 0.5%\njojoba q.s. 100%", ['rosehip-seed' => '60 g', 'jojoba' => '139 g', 'geranium' => '1 g']],
+    // Beside weights nobody knows of what it is the rest.
+    ["Lip balm\nbeeswax 20 g\nlavender 1%\nrest olive\n60 g jojoba", ['jojoba' => '60 g', 'beeswax' => '20 g', 'lavender' => '1 %']],
     // Of two that fill it nobody knows how much of each, and over the whole there is no rest.
     ["Hand balm\n20% beeswax\n80% olive\nrest jojoba", ['olive' => '80 g', 'beeswax' => '20 g']],
 ]);
@@ -102,6 +104,14 @@ it('reads several things that a line puts otherwise', function (string $text, ar
     ['3 parts olive oil, 1 part beeswax by weight, 120 g total', ['olive' => '90 g', 'beeswax' => '30 g']],
     ["Hair oil blend 200 g\n50% olive\n30% sesame\n20% castor", ['olive' => '100 g', 'sesame' => '60 g', 'castor' => '40 g']],
 ]);
+
+it('says that the rest is left out where nobody knows of what', function (string $line) {
+    $read = array_column(Support::product("Lip balm\nbeeswax 20 g\nlavender 1%\n60 g jojoba\n{$line}")->lines, null, 'line');
+    expect($read[$line]['as'] ?? null)
+        ->toBe('unread')
+        ->and($read[$line]['says'])
+        ->toContain('left out');
+})->with(['rest olive oil', 'olive oil to fill', 'the rest olive oil']);
 
 it('knows waxes, butters and what is stirred in by their other names', function (string $name, string $id) {
     expect(partsOfProduct("100 g olive oil\n20 g {$name}"))->toEqual(['olive' => '100 g', $id => '20 g']);
