@@ -35,10 +35,8 @@ final readonly class LotMaterial
         $madeOf = MadeOf::what($bare);
         $herb = $this->cupboard->herbNamed($bare);
         $oil = $this->words->oil($bare);
-        $wax = $this->cupboard->waxNamed(trim(preg_replace(self::LIES_AS, '', $bare) ?? $bare));
-        $wax ??=
-            $this->cupboard->waxNamed($this->inFull($bare)) ??
-            $this->cupboard->waxNamed(trim(preg_replace(self::LIES_AS, '', $bare) ?? $bare).' wax');
+        $plain = trim(preg_replace(self::LIES_AS, '', $bare) ?? $bare);
+        $wax = $this->cupboard->waxNamed($plain) ?? $this->cupboard->waxNamed("{$plain} wax");
         // By its whole name before by a word of it.
         $carrier =
             $this->cupboard->carrierNamed($bare) ??
@@ -70,19 +68,6 @@ final readonly class LotMaterial
         $addition = $this->cupboard->additionNamed($ofPlant ? 'hydrosol' : $what);
 
         return ['addition', $addition?->id, $addition->name ?? $bare];
-    }
-
-    /** "Vitamin E" as the tables have it, with what stands behind the comma there. */
-    private function inFull(string $bare): string
-    {
-        $bare = preg_replace('/^(vitamin\s+e)\s+oil$/iu', '$1', $bare) ?? $bare;
-        foreach ($this->cupboard->waxes() as $wax) {
-            if (mb_strtolower(explode(',', $wax->name)[0]) === mb_strtolower($bare)) {
-                return $wax->name;
-            }
-        }
-
-        return $bare;
     }
 
     /** @return array{string, ?string, string} */

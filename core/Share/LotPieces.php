@@ -172,10 +172,10 @@ final readonly class LotPieces
         $left = '/('.self::MEASURE.')\s+left\s+in\s+(?:an?|the)\s+(?:'.self::MEASURE.'\s+)?'.self::IN_A.'/iu';
         $end = '/\b((?:'.self::BEST_BEFORE.')\.?:?\s+)(?:the\s+)?end\s+of\s+/iu';
         $named = '/\b('.self::OF_ITS_NAME.')\s+(?=(?:\d+\s*[x×]\s*)?'.self::MEASURE.'(?:\s*[,;]|\s*$))/iu';
-        $share = '(?<share>half|(?:one|an?|two|three)[\s-]+(?:third|quarter)s?|[1-9]\/[1-9]|[½¼¾⅓⅔])';
+        $share = '(half|(?:one|an?|two|three)[\s-]+(?:third|quarter)s?|[1-9]\/[1-9]|[½¼¾⅓⅔])';
         $vessel = self::IN_A.'\b';
         $empty = '(?:\p{L}+\s+){0,3}(?:jars?|bottles?|tins?|pots?|tubes?)\b';
-        $size = '(?<size>'.self::MEASURE.')';
+        $size = '('.self::MEASURE.')';
         $said = [
             // "Half a 5 L tin left", "750 mL bottle 2/3 full": of how much, and what of it is there.
             "/(?<=\\s|^){$share}\\s+(?:of\\s+)?(?:an?|the)\\s+{$size}\\s+{$vessel}(?:\\s+left)?(?=\\s*(?:[,;]|$))/iu" => '$2, $1 left',

@@ -12,14 +12,18 @@ namespace Kettle\Share;
 final readonly class NamedDays
 {
     /** One that is as good as "by then", with no word before it. */
-    public const CHRISTMAS = '(?:christmas|xmas)(?:\s+(?:eve|day))?'.self::NO_PLANT;
+    public const CHRISTMAS = self::XMAS.self::NO_PLANT;
 
     public const PATTERN =
-        '(?:(?:christmas|xmas)(?:\s+(?:eve|day))?|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|boxing\s+day|twelfth\s+night|candlemas|'.
+        '(?:'.
+        self::XMAS.
+        '|new\s+year(?:[\'’]?s)?(?:\s+(?:eve|day))?|boxing\s+day|twelfth\s+night|candlemas|'.
         '(?:st\.?\s+)?valentine(?:[\'’]?s)?(?:\s+day)?|midsummer(?:[\'’]?s)?(?:\s+(?:eve|day))?|st\.?\s+john[\'’]?s\s+(?:eve|day)|'.
         'lammas|michaelmas|hallowe[\'’]?en|martinmas|st\.?\s+nicholas(?:\s+day)?|good\s+friday|'.
         'easter(?:\s+(?:eve|sunday|monday|day))?|whit(?:sun|\s+sunday|\s+monday)|pentecost)'.
         self::NO_PLANT;
+
+    private const XMAS = '(?:christmas|xmas)(?:\s+(?:eve|day))?';
 
     /** A Christmas rose, an Easter lily and a Michaelmas daisy are plants, and so is St Valentine's herb. */
     private const NO_PLANT = '(?!\s+(?:roses?|lil(?:y|ies)|dais(?:y|ies)|ledges?|herbs?|men|man)\b)\b';

@@ -4,16 +4,10 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Measure\UnitWords;
-
 /** A product as people write it, put as its lines are read: each thing in a line of its own, with its share or its parts. */
 final class ProductText
 {
     private const SHARE = '\d{1,3}(?:[.,]\d+)?[ \t]*%[ \t]*(?:of[ \t]+)?\p{L}';
-
-    private const MUCH = '[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔]*[ \t]*(?:'.UnitWords::ANY.')';
-
-    private const MADE = '(?:salve|balm|ointment|lotion|cream|rub|butter|scrub|bar|stick|mask|serum|pomade)s?';
 
     private const ONE_TO = '[ \t]*,?[ \t]*\(?1[ \t]*:[ \t]*(\d{1,2})\)?(?!\d)[,.; ]*';
 
@@ -24,13 +18,13 @@ final class ProductText
             '/\bequal\s+(?:weights?|amounts?|quantities)\s+(?:of\s+)?/iu' => 'equal parts ',
             '/(?<=\p{L})[.;][ \t]+(?=total\b)/iu' => "\n",
             // A share beside an amount, and that it is weighed, say the same again.
-            '/('.self::MUCH.')[ \t]*\([ \t]*(?:\d{1,3}(?:[.,]\d+)?[ \t]*%|(?:by[ \t]+)?weight)[ \t]*\)/iu' => '$1',
+            '/('.WrittenAmounts::MUCH.')[ \t]*\([ \t]*(?:\d{1,3}(?:[.,]\d+)?[ \t]*%|(?:by[ \t]+)?weight)[ \t]*\)/iu' => '$1',
             // "Makes 6 (15 mL) tins".
             '/\b(makes?|fills?)[ \t]+(\d{1,3})[ \t]*\((\d{1,4}[ \t]*(?:ml|g|oz))\)[ \t]+'.
             '(tins?|jars?|pots?|tubes?|bottles?)\b/iu' => '$1 $2 $4 of $3',
             // "Firm salve; oil 4 oz", "lotion - 100 mL oil with 1 g wax", "scrub: 2 parts sugar": what it is called, and what goes in.
             '/\A(\s*(?:\p{L}[\p{L}\'’-]*[ \t]+){0,4}'.
-            self::MADE.
+            TitleApart::MADE.
             ')[ \t]*(?:;[ \t]*(?=\p{L}[^\n;]*\d)|[ \t][-–—][ \t]+(?=\d)|:[ \t]*(?=\d+[ \t]+parts?\b))/iu' => "$1\n",
             '/(\bparts?[ \t]+(?:of[ \t]+)?[\p{L} ]{2,30}?)[ \t]+(?=\d{1,2}[ \t]+parts?\b)/iu' => "$1\n",
             // In which pan it is warmed is no part of its name.
@@ -40,9 +34,12 @@ final class ProductText
             // "Hair oil blend 100 mL" over shares or parts says how much it makes.
             '/\A(\s*\p{L}[\p{L}\'’ -]{2,60}?)[ \t]+\(?(\d{1,4}[ \t]*(?:ml|g))\)?[ \t]*:?[ \t]*\n'.
             '(?=[^\n]*(?:\d[ \t]*%|\bparts?\b))/iu' => "$1\n$2 in all\n",
-            // "Beeswax 1 oz to 1 cup oil", "pour 200 mL of oil on 1 oz wax": so much of the one and of the other.
-            '/(\p{L}[ \t]+'.self::MUCH.')[ \t]+(?:to|in|into|per)[ \t]+(?='.self::MUCH.'[ \t]+\p{L})/iu' => "$1\n",
-            '/(?<=\p{L})[ \t]+(?:on|onto|over)[ \t]+(?='.self::MUCH.'[ \t]+(?:of[ \t]+)?\p{L})/iu' => "\n",
+            // "Beeswax 1 oz to 1 cup oil" is so much of the one and of the other.
+            '/(\p{L}[ \t]+'.
+            WrittenAmounts::MUCH.
+            ')[ \t]+(?:to|in|into|per)[ \t]+(?='.
+            WrittenAmounts::MUCH.
+            '[ \t]+\p{L})/iu' => "$1\n",
             // "1/4 cup grated" is a quarter of a cup.
             '/(?<=\bcup|\bcups|\btbsp|\btsp|\doz|\dg|\boz|\bg)[ \t]+(?:grated|chopped|melted)(?=[ \t]*(?:[,;(\n]|$))/iu' => '',
             '/^([ \t]*(?:\p{L}[\p{L} -]*[ \t])?(?:salve|balm|ointment|roll[ -]on|stick|bar|cream|scrub|serum|perfume)s?),[ \t]*'.
@@ -83,7 +80,7 @@ final class ProductText
         }
         // Beside what is weighed there is no knowing what is left.
         $whole = preg_replace([ProductShares::COMES_TO, '/\b\d{1,3}[ \t]*(?:ml|g)[ \t]+in[ \t]+all\b/iu'], ' ', $others) ?? $others;
-        if (preg_match('/'.self::MUCH.'\b/iu', $whole) === 1) {
+        if (preg_match('/'.WrittenAmounts::MUCH.'\b/iu', $whole) === 1) {
             return $text;
         }
         $left = 100.0 - array_sum(array_map(fn (string $said) => (float) str_replace(',', '.', $said), $m[1]));

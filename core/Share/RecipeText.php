@@ -135,7 +135,7 @@ final readonly class RecipeText
                     RecipeLines::PREPARED.
                     '(?:[ \t]*,|[ \t]+and\b)?[ \t]*)+)?[ \t]*(?:\([^()\n]*\))?[ \t]*(?:\n|$))|'.
                     '\s+(?:and|with|plus|\+|&)\s+(?!\d{2,3}\s*(?:[°º]|deg|[CF]\b))(?=[\d½¼¾⅓⅔]\S*\s*\S*\s+[a-z])|'.
-                    '(?<=\p{L})(?<!\bjust)(?<!\bbit)(?<!\blittle)[ \t]+(?:over|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
+                    '(?<=\p{L})(?<!\bjust)(?<!\bbit)(?<!\blittle)[ \t]+(?:over|on(?:to)?|into|in|to)[ \t]+(?=[\d½¼¾⅓⅔][\d.,\/]*\s*'.
                     '(?:'.
                     UnitWords::ANY.
                     '|parts?)\b\.?[ \t]+(?!(?:jar|bottle|tin|tube|pot|mould|mold)s?\b)\p{L}))/iu',

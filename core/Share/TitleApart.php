@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-use Kettle\Measure\UnitWords;
-
 /** What a recipe is called, where the first thing that goes in, or what is done, stands behind it in the same line. */
 final readonly class TitleApart
 {
+    /** What is made of an oil, by the last word of its name. */
+    public const MADE = '(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|mask|pomade|serum)s?';
+
     public function __construct(private RecipeWords $words, private RecipeLines $lines) {}
 
     /** "Chest rub: 100 mL arnica oil, 15 g beeswax" is a name and what goes into it; "olive oil: 250 mL" is one thing. */
@@ -26,7 +27,7 @@ final readonly class TitleApart
             return $text;
         }
         $oil = $this->words->oil($m[1]);
-        $made = '(?:salve|balm|rub|butter|scrub|ointment|cream|lotion|bar|stick|pomade|serum)s?';
+        $made = self::MADE;
         // Lemon balm is a plant.
         $named = preg_replace($this->words->balmsThatGrow(), ' ', $m[1]) ?? $m[1];
         $isMade = preg_match("/\\b{$made}(?:\\s+for\\b.*)?$/iu", $named) === 1;
@@ -40,7 +41,7 @@ final readonly class TitleApart
     /** "Pine tip oil: pick young tips in May" is a name, and what is done; "salve: 100 g oil" and "balm 30 g beeswax 60 g shea" are too. */
     private function plainly(string $text): string
     {
-        $much = '[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔]*[ \t]*(?:'.UnitWords::ANY.')';
+        $much = WrittenAmounts::MUCH;
         $title =
             '/^\s*((?:\p{L}[\p{L}\'’ -]{0,60}?\b)?(oil|salve|balm|ointment|rub|pomade)s?)'.
             "(?::[ \t]+|[ \t]+(?={$much}[ \t]+\p{L}[^\n,;]*[ \t]{$much}[ \t]+\p{L}[^\n\d]*(?:\n|$)))/iu";

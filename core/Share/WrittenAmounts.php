@@ -15,6 +15,9 @@ use Kettle\Recipe\Kitchen;
 /** The amounts in what somebody else wrote, where nobody knows what is an amount and what is not. */
 final readonly class WrittenAmounts
 {
+    /** So much of something, as it stands in a line: "1/2 cup", "20 g". */
+    public const MUCH = '[\d½¼¾⅓⅔][\d.\/½¼¾⅓⅔]*[ \t]*(?:'.UnitWords::ANY.')';
+
     /** Of what a stranger writes nobody knows whether "15.500 g" is a thousand's point. */
     private const THOUSANDS_POINT = '/(?<![\d.,])[1-9]\d{0,2}\.\d00\s*(?:ml|g|gr|grams?|millilit\p{L}*)\b/iu';
 
