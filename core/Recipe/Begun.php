@@ -39,6 +39,11 @@ final readonly class Begun
             }
             $method = Fields::text($wish, 'method');
             if ($method !== null && isset($methods->all()[$method]) && $methods->method($method)->heated) {
+                // What is begun today is still to be done, in the hours that are left for it; since when it is warm is written
+                // at the stove.
+                if ($day == $kitchen->today()) {
+                    return [['begun' => null, 'start' => $day->format('Y-m-d')] + $wish, $kitchen];
+                }
                 throw DiaryException::begunWarm($methods->method($method)->name);
             }
         } catch (RefusedException $refused) {

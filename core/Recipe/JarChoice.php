@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Kettle\Recipe;
 
 use Kettle\Infusion\Method;
+use Kettle\Infusion\Uptake;
 use Kettle\Measure\Ratio;
-use Kettle\Reason\RefusedException;
 use Kettle\Vessel\Jar;
 use Kettle\Vessel\JarException;
 use Kettle\Vessel\Levels;
@@ -69,20 +69,36 @@ final readonly class JarChoice
         $uptake = $kitchen->uptakeFor($wish);
         for ($parts = floor($ratio->parts) + 1; $parts <= Ratio::LEANEST; $parts++) {
             $leaner = $ratio->parts($parts);
-            try {
-                $found = Amounts::solve($wish->leaner($leaner), $kitchen, $uptake);
-            } catch (WishException|RefusedException) {
-                continue;
-            }
-            if (
-                $found->levels->coverMm() >= Amounts::COVER_MM - 0.5 &&
-                $found->levels->headspaceMm() >= $wish->method->wants->headspaceMm - 0.5
-            ) {
+            if (self::isCovered($wish->leaner($leaner), $kitchen, $uptake)) {
                 return $leaner;
             }
         }
 
         return null;
+    }
+
+    /** Whether a ratio that was meant of the herb as it lies, and taken of its dry weight, would cover it as it was meant. */
+    public static function coversAsItLies(Wish $wish, Kitchen $kitchen, Ratio $ratio): bool
+    {
+        $sizing = $wish->sizing;
+        $isOfDry = $sizing->basis === Sizing::DRY && $wish->mix->state->isWet() && $ratio->by !== Ratio::VOLUME_TO_VOLUME;
+
+        return ! $sizing->seekingCover &&
+            $isOfDry &&
+            $sizing->ratio !== null &&
+            self::isCovered($wish->asItLies($ratio), $kitchen, $kitchen->uptakeFor($wish));
+    }
+
+    private static function isCovered(Wish $tried, Kitchen $kitchen, Uptake $uptake): bool
+    {
+        try {
+            $found = Amounts::solve($tried, $kitchen, $uptake);
+        } catch (WishException) {
+            return false;
+        }
+
+        return $found->levels->coverMm() >= Amounts::COVER_MM - 0.5 &&
+            $found->levels->headspaceMm() >= $tried->method->wants->headspaceMm - 0.5;
     }
 
     /** @throws WishException when a jar overflows or the herb stands out of the oil */
@@ -102,7 +118,7 @@ final readonly class JarChoice
             $would = self::covering($wish, $kitchen, $ratio);
             throw WishException::withWays(
                 JarException::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'),
-                JarRemedies::ofStandingOut($wish, $would),
+                JarRemedies::ofStandingOut($wish, $would, self::coversAsItLies($wish, $kitchen, $ratio) ? $ratio : null),
             );
         }
 

@@ -74,8 +74,14 @@ final class JarRemedies
         return $ways;
     }
 
-    /** @return list<Way> */
-    public static function ofStandingOut(Wish $wish, ?Ratio $would): array
+    /**
+     * A leaner ratio, or the ratio as the other school takes it.
+     *
+     * @param  ?Ratio  $would the one that covers; null where none does
+     * @param  ?Ratio  $asItLies the one that is asked for, where it covers when its grams are of the herb as it lies
+     * @return list<Way>
+     */
+    public static function ofStandingOut(Wish $wish, ?Ratio $would, ?Ratio $asItLies): array
     {
         $ways = [];
         if ($would !== null) {
@@ -84,6 +90,12 @@ final class JarRemedies
                 sprintf('Take %s, which covers it%s.', $would->text(), self::outgrowsItsJar($wish) ? ', in a jar that holds it' : ''),
                 self::leaner($wish, $would),
             );
+        }
+        if ($asItLies !== null) {
+            $ways[] = new Way('as-it-lies', sprintf('Take %s of the herb as it lies, water and all.', $asItLies->text()), [
+                'basis' => Sizing::AS_IT_LIES,
+                ...self::leaner($wish, $asItLies),
+            ]);
         }
 
         return $ways;

@@ -154,12 +154,14 @@ final class Notes
         $byJar = $wish->sizing->byJar;
         $wanted = $byJar->coverMm ?? Amounts::COVER_MM;
         if ($byJar?->coverMm === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
-            $would = $byJar === null ? JarChoice::covering($wish, $kitchen, $amounts->ratio) : null;
+            $ratio = $amounts->ratio;
+            $would = $byJar === null ? JarChoice::covering($wish, $kitchen, $ratio) : null;
+            $asItLies = $byJar === null && JarChoice::coversAsItLies($wish, $kitchen, $ratio) ? $ratio : null;
             $notes[] = self::note(
                 'cover',
                 'care',
                 ['cover' => ['mm' => floor($cover)], 'wanted' => ['mm' => $wanted]],
-                $byJar === null ? JarRemedies::ofStandingOut($wish, $would) : self::toCover($wish, $byJar, $amounts),
+                $byJar === null ? JarRemedies::ofStandingOut($wish, $would, $asItLies) : self::toCover($wish, $byJar, $amounts),
             );
         }
         if (

@@ -7,6 +7,7 @@ namespace Kettle\Recipe;
 use Kettle\Caution\ColdStorage;
 use Kettle\Infusion\SpiritStart;
 use Kettle\Material\Heed;
+use Kettle\Material\HerbMix;
 use Kettle\Material\HerbPart;
 use Kettle\Material\Own;
 use Kettle\Material\State;
@@ -34,9 +35,12 @@ final class Sentence
             ...$wish->storage() === ColdStorage::SHELF
                 ? []
                 : [self::plain('space'), self::piece('kept', Said::of('sentence.kept-'.$wish->storage()), true)],
-            ...$wish->mix->isSingle() ? [self::plain('comma'), self::piece('form', self::form($wish->mix->first()), $chosen('form'))] : [],
+            self::plain('comma'),
+            $wish->mix->isSingle()
+                ? self::piece('form', self::form($wish->mix->first()), $chosen('form'))
+                : self::piece('herb', self::states($wish->mix), $chosen('form')),
             ...$wish->sizing->byJar === null
-                ? [self::plain('comma'), self::piece('ratio', self::ratio($amounts->ratio), $chosen('ratio'))]
+                ? [self::plain('comma'), self::piece('ratio', self::ratio($wish, $amounts->ratio), $chosen('ratio'))]
                 : [],
             self::plain('in-oil'),
             self::piece('oils', self::oils($wish), $chosen('oils')),
@@ -87,7 +91,10 @@ final class Sentence
             self::plain('oil-for'),
             self::piece('purpose', Said::just(['purpose' => $wish->purpose]), in_array('purpose', $wish->asked->chosen, true)),
             ...self::heeds($wish),
-            ...$wish->mix->isSingle() ? [self::plain('comma'), self::piece('form', self::form($wish->mix->first()), true)] : [],
+            self::plain('comma'),
+            $wish->mix->isSingle()
+                ? self::piece('form', self::form($wish->mix->first()), true)
+                : self::piece('herb', self::states($wish->mix), true),
             self::plain('in-oil'),
             self::piece('oils', self::oils($wish), true),
             self::plain('comma'),
@@ -213,15 +220,40 @@ final class Sentence
     private static function herbs(Wish $wish): Said
     {
         $parts = array_map(fn ($part) => $part->parts, $wish->mix->parts);
-        // Weights as given are said by weight already; equal parts need no saying.
-        if (count(array_unique($parts)) === 1 || in_array('herb_amount', $wish->asked->chosen, true)) {
-            return Said::just($wish->mix->said());
+        $herbs = Said::just($wish->mix->said());
+        // Of several weights that were given together only the sum is said before.
+        $given = $wish->sizing->herb?->together === true ? explode(' and ', $wish->sizing->herb->typed) : [];
+        if (count($given) === count($parts)) {
+            return Said::of('sentence.mix', ['herbs' => $herbs, 'parts' => ['all' => $given]]);
+        }
+        // Equal parts need no saying.
+        if (count(array_unique($parts)) === 1) {
+            return $herbs;
         }
 
         return Said::of('sentence.mix', [
-            'herbs' => $wish->mix->said(),
+            'herbs' => $herbs,
             'parts' => ['ratio' => array_map(fn (float $part) => Numbers::isWord($part) ? (int) round($part) : round($part, 2), $parts)],
         ]);
+    }
+
+    /** Of several herbs whether they are dried, wilted or fresh: of all of them, or of each where they are not alike. */
+    private static function states(HerbMix $mix): Said
+    {
+        $state = fn (State $state): Said => Said::of('state.'.$state->value);
+        $states = array_unique(array_map(fn (HerbPart $part) => $part->form->state->value, $mix->parts));
+
+        return count($states) === 1
+            ? $state($mix->state)
+            : Said::just([
+                'all' => array_map(
+                    fn (HerbPart $part) => Said::of('sentence.in-state', [
+                        'herb' => Said::just($part->plant->said()),
+                        'state' => $state($part->form->state),
+                    ]),
+                    $mix->parts,
+                ),
+            ]);
     }
 
     /** How it is cut, without what the plant's own name says already: "marshmallow root, dried and cut". */
@@ -230,7 +262,23 @@ final class Sentence
         return Said::just(['form_of' => [$part->form->id, $part->form->state->value, $part->plant->said()]]);
     }
 
-    private static function ratio(Ratio $ratio): Said
+    /** How much herb to how much oil, and of which of its weights where it holds water. */
+    private static function ratio(Wish $wish, Ratio $ratio): Said
+    {
+        $said = self::parts($ratio);
+        if (! $wish->mix->state->isWet() || $ratio->by === Ratio::VOLUME_TO_VOLUME) {
+            return $said;
+        }
+        $of = match (true) {
+            $wish->sizing->basis === Sizing::AS_IT_LIES => 'as-it-lies',
+            $ratio->by === Ratio::WEIGHT_TO_WEIGHT => 'reckoned-dry',
+            default => 'by-dry-weight',
+        };
+
+        return Said::of('sentence.ratio-'.$of, ['ratio' => $said]);
+    }
+
+    private static function parts(Ratio $ratio): Said
     {
         if (! Numbers::isWord($ratio->parts)) {
             return Said::just($ratio->text());

@@ -69,6 +69,17 @@ final readonly class Sizing
     /** With a leaner ratio, to see whether it covers: what the herb said already of the oil and the jar gives way to it. */
     public function leaner(Ratio $ratio): self
     {
+        return $this->trying($ratio, $this->basis);
+    }
+
+    /** The same ratio with its grams taken as the herb lies, tried to see if that covers the herb. */
+    public function asItLies(Ratio $ratio): self
+    {
+        return $this->trying($ratio, self::AS_IT_LIES);
+    }
+
+    private function trying(Ratio $ratio, string $basis): self
+    {
         $byHerb = $this->herb !== null;
 
         return new self(
@@ -77,7 +88,7 @@ final readonly class Sizing
             $this->finished,
             $this->byJar,
             $ratio,
-            $this->basis,
+            $basis,
             $byHerb ? null : $this->jar,
             $byHerb && $this->jar !== null ? null : $this->jars,
             true,

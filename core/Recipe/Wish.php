@@ -116,6 +116,12 @@ final readonly class Wish
         return $this->with($this->blend, $this->sizing->leaner($ratio));
     }
 
+    /** The same wish with the grams of its ratio taken as the herb lies, tried to see if that covers the herb. */
+    public function asItLies(Ratio $ratio): self
+    {
+        return $this->with($this->blend, $this->sizing->asItLies($ratio));
+    }
+
     /** The same wish in another oil. */
     public function inOil(Blend $blend): self
     {

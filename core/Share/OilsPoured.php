@@ -21,16 +21,18 @@ final readonly class OilsPoured
      * "300 ml olive and 50 ml castor" is 350 mL of both, in such parts. "300 ml olive and castor" is taken as 300 mL of both, and
      * said; of "olive and 50 ml castor" nobody knows how much there is of the olive.
      *
-     * @param  list<array{oil: array<string, string>, typed: string}>  $said as a wish has them, and how much of each, as written
+     * @param  list<array{oil: array<string, string>, typed: string}>  $said as a wish has them, with shares as said, and how much of
+     *     each, as written
      * @return array{oils: list<array<string, string>>, amount: ?string, unread: list<string>, guesses: list<string>}
      */
     public function together(array $said): array
     {
+        ['said' => $said, 'unread' => $shares] = OilShares::settled($said);
         $oils = array_column($said, 'oil');
         $typed = array_column($said, 'typed');
         $measured = array_keys(array_filter($typed, fn (string $each) => $each !== ''));
         $inParts = array_filter($oils, fn (array $oil) => isset($oil['parts'])) !== [];
-        $answer = ['oils' => $oils, 'amount' => null, 'unread' => [], 'guesses' => []];
+        $answer = ['oils' => $oils, 'amount' => null, 'unread' => $shares, 'guesses' => []];
         if ($measured === []) {
             return $answer;
         }
@@ -48,7 +50,7 @@ final readonly class OilsPoured
             return ['amount' => $typed[0], 'guesses' => [sprintf('“%s” is taken as how much oil there is.', $typed[0])]] + $answer;
         }
 
-        return ['unread' => array_values(array_filter($typed, fn (string $each) => $each !== ''))] + $answer;
+        return ['unread' => [...$shares, ...array_values(array_filter($typed, fn (string $each) => $each !== ''))]] + $answer;
     }
 
     /**

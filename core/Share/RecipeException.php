@@ -33,6 +33,16 @@ final class RecipeException extends RefusedException
         );
     }
 
+    public static function nothingWished(): self
+    {
+        return new self(
+            'unreadable',
+            'Neither a herb nor an oil was found in it. Which herb is good for what is not said here: name one, such as “calendula in '.
+                'olive oil, by 20 December”.',
+            'text',
+        );
+    }
+
     public static function nothingForProduct(): self
     {
         return new self(

@@ -88,6 +88,19 @@ final readonly class RecipeWords
         $this->herbs = new HerbNames($cupboard);
     }
 
+    /** "In coconut oil, virgin, at 1:5": a comma of a name parts nothing; one before the name of another does. */
+    public function withoutCommasInNames(string $text): string
+    {
+        foreach ([...$this->cupboard->herbs(), ...$this->cupboard->carriers()] as $named) {
+            $name = str_contains($named->name, ',')
+                ? '/'.preg_quote($named->name, '/').'(?=\s*(?:[,;.:()]|$|(?:oil|with|and)\b))/iu'
+                : null;
+            $text = $name === null ? $text : preg_replace($name, str_replace(',', '', $named->name), $text) ?? $text;
+        }
+
+        return $text;
+    }
+
     /** The form of a herb that a text speaks of, by id. */
     public function form(string $text): ?string
     {

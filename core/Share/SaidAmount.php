@@ -135,7 +135,7 @@ final readonly class SaidAmount
         $full ??=
             $left->take("(?:filled\\s+)?(?:{$lies})?{$share}\\s+full(?:\\s+(?:of|with))?") ??
             ($left->take("(?:filled\\s+)?{$lies}()full(?:\\s+(?:of|with))?") ??
-                ($left->take('()()full\s+(?:of|with)') ?? $left->take('()()(?<=\bjar\s)full')));
+                ($left->take('()()full\s+(?:of|with)') ?? $left->take('()()(?<=\bjar\s|\bjar,\s)full')));
         $jar =
             $full === null
                 ? $left->take($share.'(?:\s+of)?(?:\s+an?)?(?=\s+(?!pint|lit(?:re|er)|gallon)(?:[\p{L}\d]+\s+){0,2}jar\b)')
@@ -184,14 +184,15 @@ final readonly class SaidAmount
             ($left->take("(\\d{1,3})\\s*(?:[x×]\\s*|\\s){$size}\\s+(?:bottles?|tins?)(?:\\s+of)?") ??
                 $left->take("(\\d{1,3})\\s*[x×]\\s*{$size}(?!\\s+jars?\\b)(?:\\s+of)?"));
         if ($bottles !== null) {
-            return ['finished' => ['count' => $bottles[1], 'size' => $bottles[2]]];
+            return ['finished' => ['count' => $bottles[1], 'size' => $bottles[2]]] + $this->whichJar($left);
         }
         $finished = $left->take("(\\d[\\d.\\/]*\\s*{$unit})\\s+(?:of\\s+)?finished(?:\\s+oil)?");
         if ($finished !== null) {
-            return ['finished' => ['amount' => $finished[1]]];
+            return ['finished' => ['amount' => $finished[1]]] + $this->whichJar($left);
         }
 
-        return $this->jarOfSize($left) ?? [...$this->comesOut($left), ...$this->jar($left)];
+        return $this->jarOfSize($left) ??
+            ($this->called($left, [Jar::BOWL, Jar::PAN]) ?? [...$this->comesOut($left), ...$this->jar($left)]);
     }
 
     /**
@@ -295,21 +296,35 @@ final readonly class SaidAmount
     /** @return array{}|array{jar: string, jars?: string}|array{jars: string} by its size, or by what it is called */
     public function whichJar(Remainder $left): array
     {
-        return $this->jarOfSize($left) ?? $this->jar($left);
+        return $this->jarOfSize($left) ?? ($this->called($left, [Jar::BOWL, Jar::PAN]) ?? $this->jar($left));
     }
 
     /** @return array{}|array{jar: string, jars?: string}|array{jars: string} in which jars, and in how many */
     private function jar(Remainder $left): array
     {
+        $called = $this->called($left, [Jar::JAR]);
+        // Which jar is left open: one is chosen.
+        $any = $called === null ? $left->take('(?:in\s+)?(?:(an?|one|\d{1,2})\s+)?jars?(?:\s+of)?') : null;
+
+        return $called ?? self::several($any[1] ?? '');
+    }
+
+    /**
+     * @param  list<string>  $kinds of Jar::KINDS
+     * @return array{jar: string, jars?: string}|null in which vessels, by what they are called, and in how many
+     */
+    private function called(Remainder $left, array $kinds): ?array
+    {
         $jars = [];
-        foreach ($this->kitchen->jarsBySize() as $jar) {
+        foreach (array_merge(...array_map($this->kitchen->jarsBySize(...), $kinds)) as $jar) {
             foreach ([$jar->called, preg_replace('/\s+jar$/i', '', $jar->called) ?? ''] as $name) {
                 $name === '' || ($jars[$name] = $jar->id);
             }
         }
         uksort($jars, fn (string $a, string $b) => mb_strlen($b) <=> mb_strlen($a));
         foreach ($jars as $name => $id) {
-            if ($this->isOfAnOil((string) $name, $left->text)) {
+            // "A pint" may be so much oil; a bowl and a pan are none.
+            if ($kinds === [Jar::JAR] && $this->isOfAnOil((string) $name, $left->text)) {
                 continue;
             }
             // "a pint of calendula" is a jar of it; "a pint of olive oil" is so much oil.
@@ -318,10 +333,8 @@ final readonly class SaidAmount
                 return ['jar' => $id] + self::several($m[1] ?? '');
             }
         }
-        // Which jar is left open: one is chosen.
-        $any = $left->take('(?:in\s+)?(?:(an?|one|\d{1,2})\s+)?jars?(?:\s+of)?');
 
-        return self::several($any[1] ?? '');
+        return null;
     }
 
     /** @return array{}|array{jars: string} where there is more than one */

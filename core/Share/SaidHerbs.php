@@ -13,7 +13,7 @@ final class SaidHerbs
     /** @var list<array<string, string>> as a wish has them */
     public array $herbs = [];
 
-    /** @var list<array{oil: array<string, string>, typed: string}> as a wish has them, and how much of each */
+    /** @var list<array{oil: array<string, string>, typed: string}> as a wish has them, and how much of each, with its share as said */
     public array $oils = [];
 
     /** What is done with an amount, of which nothing is reckoned. */
@@ -69,11 +69,20 @@ final class SaidHerbs
                 ? $m[0]
                 : null;
         $left->text = $lies === null ? $left->text : str_replace($lies, '', $left->text);
-        $this->state = $this->words->state($left->text);
+        $left->text =
+            preg_replace('/\b(?:all(?:\s+of\s+(?:it|them))?|both|each)\s+(?=(?:dried|dry|fresh|wilted)\b)/iu', '', $left->text) ??
+            $left->text;
+        $own = $this->ownStates($this->pieces->each($left->text));
+        $this->state = $this->words->state(str_replace(array_keys($own), ' ', $left->text));
         $left->take('(?:freshly\s+|just\s+)?picked(?:\s+(?:this\s+(?:morning|afternoon)|today|yesterday))?');
         $this->left = $this->pieces->each($left->text);
         while ($this->left !== []) {
             $this->piece(array_shift($this->left));
+        }
+        foreach ($own as ['id' => $id, 'state' => $state]) {
+            if (isset($this->seen[$id])) {
+                $this->herbs[$this->seen[$id]]['state'] = $state;
+            }
         }
         // How it lies is of the one amount there is: of several, or of none, nobody knows of which.
         $measured = array_keys(array_filter($this->herbs, fn (array $herb) => isset($herb['amount'])));
@@ -82,6 +91,27 @@ final class SaidHerbs
         } elseif ($lies !== null) {
             $this->unread[] = $lies;
         }
+    }
+
+    /**
+     * "Calendula and yarrow, the yarrow fresh": how one of them is that was named before.
+     *
+     * @param  list<string>  $pieces
+     * @return array<string, array{id: string, state: string}> by the words that say it
+     */
+    private function ownStates(array $pieces): array
+    {
+        $named = $own = [];
+        foreach ($pieces as $piece) {
+            $id = $this->words->knownHerb($piece)['id'] ?? null;
+            $state = $id === null ? null : $this->words->state($piece);
+            if ($id !== null && $state !== null && isset($named[$id])) {
+                $own[$piece] = ['id' => $id, 'state' => $state];
+            }
+            $id === null || ($named[$id] = true);
+        }
+
+        return count($named) > 1 ? $own : [];
     }
 
     private function piece(string $piece): void
@@ -124,7 +154,8 @@ final class SaidHerbs
             // What is counted by drops is no herb, whatever plant it is of.
             $this->guesses[] = sprintf('“%s” is counted by drops, and is no herb to infuse: it goes in at the end.', trim($piece));
         } elseif ($oil !== null) {
-            $this->oils[] = ['oil' => ['id' => $oil] + self::details(['parts' => $parts]), 'typed' => $typed];
+            [$share, $rest] = OilShares::of($rest);
+            $this->oils[] = ['oil' => ['id' => $oil] + self::details(['parts' => $parts, 'share' => $share]), 'typed' => $typed];
             $this->leave($this->ofOils->beside($oil, $rest));
         } elseif ($known === null) {
             $this->unknown($piece, $rest, ['amount' => $typed, 'parts' => $parts]);

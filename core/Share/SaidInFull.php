@@ -95,7 +95,7 @@ final class SaidInFull
             '/\b(?:\d+|two|three|four|five)[\s-]+herbs?\b\s*:?/iu' => '',
             '/^\s*(?:(?:can|could|would|will)\s+you\s+(?:please\s+)?(?:plan|make|do|work\s+out|reckon)|plan)\b/iu' => '',
         ];
-        $text = $this->inProportion($text);
+        $text = $this->inProportion($this->words->withoutCommasInNames($text));
         foreach ($short as $pattern => $full) {
             $text = preg_replace($pattern, $full, $text) ?? $text;
         }

@@ -45,15 +45,20 @@ final readonly class SaidOils
      * The oils, taken out of what is left.
      *
      * @return array{oils: list<array{oil: array<string, string>, typed: string}>, amount: ?string, unread: list<string>,
-     *     guesses: list<string>} each as a wish has it, and how much of it; an amount that is of none of them
+     *     guesses: list<string>} each as a wish has it, with its share as said, and how much of it; an amount that is of none of
+     *     them
      */
     public function in(Remainder $left): array
     {
         $oils = $unread = $guesses = [];
         $amount = null;
+        // Where what was behind an "in" was taken out, it says nothing.
+        $left->text = preg_replace('/\bin(?:to)?\s+(?=[;,.:]|$)/iu', '', $left->text) ?? $left->text;
         // After "in" stands the oil, and up to the next comma; before it stand the herbs.
         $m = $left->take(
-            'in(?:to)?\s+('.(($named = $this->inNamed($left->text)) === null ? '(?:\d[.,]\d|[^,;.])+' : preg_quote($named, '/')).')',
+            'in(?:to)?\s+(?=[\p{L}\d])('.
+                (($named = $this->inNamed($left->text)) === null ? '(?:\d[.,]\d|[^,;.])+' : preg_quote($named, '/')).
+                ')',
         );
         foreach ($this->pieces->each($m[1] ?? '') as $piece) {
             [$typed, $rest] = $this->pieces->measured($piece);
@@ -64,6 +69,7 @@ final readonly class SaidOils
 
                 continue;
             }
+            [$share, $rest] = $parts === null ? OilShares::of($rest) : [null, $rest];
             $place = preg_match('/^(?:the|an?|my|our)\s+/iu', $rest) === 1 && $this->words->oil($rest) === null;
             $rest = trim(preg_replace(self::BEFORE_AN_OIL, '', $rest) ?? $rest);
             $found = $this->oil($rest);
@@ -81,7 +87,10 @@ final readonly class SaidOils
             $over = $this->beside($found['id'] ?? '', $rest);
             $over === '' || ($unread[] = $over);
             $oil = $found === null || $found['id'] === '' ? ['name' => mb_substr($rest, 0, 60)] : ['id' => $found['id']];
-            $oils[] = ['oil' => $oil + ($parts === null ? [] : ['parts' => $parts]), 'typed' => $typed];
+            $oils[] = [
+                'oil' => $oil + ($parts === null ? [] : ['parts' => $parts]) + ($share === null ? [] : ['share' => $share]),
+                'typed' => $typed,
+            ];
         }
 
         return ['oils' => $oils, 'amount' => $amount, 'unread' => $unread, 'guesses' => $guesses];
@@ -90,7 +99,7 @@ final readonly class SaidOils
     /** What stands after the first "in" that an oil stands after, where there are several: "dried in the sun in olive". */
     private function inNamed(string $text): ?string
     {
-        preg_match_all('/\bin(?:to)?\s+((?:\d[.,]\d|(?!\bin(?:to)?\s)[^,;.])+)/iu', $text, $all);
+        preg_match_all('/\bin(?:to)?\s+(?=[\p{L}\d])((?:\d[.,]\d|(?!\bin(?:to)?\s)[^,;.])+)/iu', $text, $all);
         foreach (count($all[1]) > 1 ? $all[1] : [] as $said) {
             if (($this->oil(trim($said))['id'] ?? '') !== '') {
                 return trim($said);

@@ -106,9 +106,13 @@ final class WishSentence
         $this->left->text = preg_replace(self::POURED, ' ', $this->left->text) ?? $this->left->text;
         // Before its days: one who is six months old is no jar that has stood so long.
         $heeds = $this->heeds();
+        // So is how long it is kept.
+        $kept = SaidKept::in($this->left);
         $ratio = new SaidRatio($this->words, $this->oils);
         $each = $ratio->toEach($this->left);
         $this->left->text = $this->inFull->of($this->left->text);
+        $basis = SaidBasis::in($this->left);
+        $ofAll = SaidOfAll::in($this->left, $this->cupboard, $this->words);
         $parts = $this->left->take(
             '\d+(?:\.\d+)?\s+parts?\s+(?:of\s+)?(?:dried\s+)?(?:herbs?|flowers?|petals?|leaves|roots?)'.
                 '(?:\s+to\s+|\s*,\s*(?:and\s+)?|\s+and\s+)\d+(?:\.\d+)?(?:\s+parts?)?\s+(?:of\s+)?oil|'.
@@ -116,6 +120,7 @@ final class WishSentence
         );
         $wish = [...$byJar, ...$this->days(), ...$heeds, ...$this->practice()];
         $wish += $each ?? $ratio->in($this->left, $parts[0] ?? null);
+        $wish += $basis->basis === null ? [] : ['basis' => $basis->basis];
         preg_match('/\bparts?\b/iu', $text) === 1 && $this->left->take('by\s+(?:weight|volume)');
         $noJar = $this->amount->jarOfNoSize($this->left);
         $noJar === null || ($this->asides[] = SaidAmount::noJar($noJar));
@@ -126,7 +131,11 @@ final class WishSentence
         if ($parts !== null) {
             $guesses[] = sprintf('“%s” is taken as parts by volume.', $parts[0]);
         }
-        $wish += $this->purpose();
+        $purpose = $this->purpose();
+        $wish += $purpose;
+        ['wish' => $cold, 'told' => $told] = $kept->of($purpose['purpose'] ?? null, $this->left);
+        $wish += $cold;
+        array_push($guesses, ...$told);
         $this->left->text = preg_replace('/\bthen\b/iu', ' ', $this->left->text) ?? $this->left->text;
         $oils = $this->oils->in($this->left);
         $herbs = new SaidHerbs($this->cupboard, $this->words, $this->pieces, $this->oils, $oils['oils'] !== []);
@@ -135,14 +144,21 @@ final class WishSentence
         // "... and a cup of olive oil": with no oil in which, one that is named stands for it.
         $poured = (new OilsPoured($this->cupboard, $this->words))->together($oils['oils'] ?: $herbs->oils);
         if ($herbs->herbs === [] && $poured['oils'] === []) {
-            throw RecipeException::nothingFound();
+            throw RecipeException::nothingWished();
         }
         $byParts = isset($wish['ratio']) ? null : $ratio->ofParts($herbs->herbs, $poured['oils'], $herbs->oilParts, $text);
-        $wish = ['herbs' => $herbs->herbs, 'oils' => $poured['oils'] ?: PastedWish::ANY_OIL] + $wish;
+        ['herbs' => $all, 'ratio' => $ratioOfAll] = $ofAll->of($basis->statesOf($herbs->herbs));
+        $inOils = $poured['oils'] ?: PastedWish::ANY_OIL;
+        $wish = ['herbs' => $all, 'oils' => $inOils] + $wish;
+        $wish += $ratioOfAll === null ? [] : ['ratio' => $ratioOfAll];
         if ($byParts !== null) {
             $wish['ratio'] = $byParts;
         }
-        $amount = $oils['amount'] ?? $poured['amount'];
+        // What herb and oil come to is said by the two of them.
+        if ($ofAll->isWhole()) {
+            unset($wish['ratio']);
+        }
+        $amount = $oils['amount'] ?? ($poured['amount'] ?? $ofAll->oil);
         if ($amount !== null && ! isset($wish['finished'])) {
             $wish['oil_amount'] = $amount;
         } elseif ($amount !== null) {
@@ -158,6 +174,7 @@ final class WishSentence
             ...$guesses,
             ...$this->behindAnOil($herbs->byItself, $text),
             ...$herbs->guesses,
+            ...$ofAll->told,
             ...$oils['guesses'],
             ...$poured['guesses'],
         ];
@@ -167,11 +184,11 @@ final class WishSentence
         }
 
         if (isset($wish['begun'])) {
-            ['herbs' => $wish['herbs'], 'guesses' => $states] = $this->asTheyWent($wish['herbs']);
+            ['herbs' => $wish['herbs'], 'guesses' => $states] = $this->asTheyWent($herbs->herbs === [] ? $wish['herbs'] : $all);
             $guesses = [...$guesses, ...$states];
         }
         $unread = array_slice(
-            [...$noJar === null ? [] : [$noJar], ...$herbs->unread, ...$oils['unread'], ...$poured['unread']],
+            [...$noJar === null ? [] : [$noJar], ...$herbs->unread, ...$ofAll->unread, ...$oils['unread'], ...$poured['unread']],
             0,
             self::MOST_UNREAD,
         );
@@ -183,7 +200,7 @@ final class WishSentence
                 ...$ratio->told,
                 ...$this->asides,
                 ...$guesses,
-                ...(new MeantNames($this->cupboard))->of(array_values(array_diff($unread, $denied->unread)), $wish['oils']),
+                ...(new MeantNames($this->cupboard))->of(array_values(array_diff($unread, $denied->unread)), $inOils),
             ],
         ];
     }
@@ -275,6 +292,13 @@ final class WishSentence
             } elseif ($read !== null) {
                 $found[$field] = $read;
             } elseif ($m !== null) {
+                // "Begun Thursday 10 December", said in November, is when it is to be begun.
+                $toCome = $field === 'begun' ? $days->read($said, true) : null;
+                if ($toCome !== null && $days->otherWeekday($said, false) !== null) {
+                    $found['start'] = $toCome;
+
+                    continue;
+                }
                 $this->left->putBack($said);
                 $asked = true;
                 $other = $days->otherWeekday($said, $ahead);

@@ -41,3 +41,21 @@ it('refuses the day beside its word', function (string $day) {
         ->assertStatus(422)
         ->assertJsonPath('faults.0.field', 'begun');
 })->with(['2026-11-25', '1900-01-01', 'last week']);
+
+// Nobody has said since when it is warm: it is filled and put to warm when that is written, and no hour before counts.
+it('leaves what is warmed and begun today to be filled and put to warm', function () {
+    $this->atHouse('POST', '/lots', ['lot' => ['kind' => 'herb', 'material' => 'calendula', 'amount' => '200 g']])->assertOk();
+    $wish = ['herb' => ['id' => 'calendula'], 'oils' => ['olive'], 'method' => 'slow-cooker', 'begun' => '2026-11-24'];
+    $batch = $this->atHouse('POST', '/batches', ['wish' => $wish])
+        ->assertOk()
+        ->json();
+    expect($batch['stage'])
+        ->toBe('planned')
+        ->and(LogEntry::query()->withoutGlobalScopes()->count())
+        ->toBe(1)
+        ->and((float) Lot::query()->withoutGlobalScopes()->value('left'))
+        ->toBeLessThan(200.0);
+    $this->atHouse('POST', '/batches', ['wish' => ['begun' => '2026-11-23'] + $wish])
+        ->assertStatus(422)
+        ->assertJsonPath('faults.0.reason', 'never_so');
+});

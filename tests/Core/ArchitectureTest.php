@@ -99,7 +99,7 @@ const ARROWS = [
         'Stores',
     ],
     'Melt' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
-    'Share' => ['Reason', 'Measure', 'Material', 'Vessel', 'Infusion', 'Recipe'],
+    'Share' => ['Reason', 'Measure', 'Material', 'Vessel', 'Infusion', 'Caution', 'Recipe'],
     'Batch' => ['Reason', 'Time', 'Measure', 'Material', 'Vessel', 'Infusion', 'Warmth', 'Diary', 'Caution', 'Keeping', 'Stores', 'Recipe'],
     'Making' => ['Reason', 'Time', 'Measure', 'Material', 'Recipe', 'Melt', 'Batch'],
     'Boiling' => ['Reason', 'Time', 'Material', 'Diary', 'Decoction', 'Batch'],

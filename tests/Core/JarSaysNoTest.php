@@ -132,6 +132,30 @@ it('offers the leaner ratio that covers, and it does', function (string $herb, s
     ['marshmallow-root', '1:1.5', '946', 'cold'],
 ]);
 
+it('offers the ratio as the other school takes it, where that covers', function () {
+    $wish = ['herb' => ['id' => 'st-johns-wort', 'state' => 'fresh'], 'oils' => ['olive'], 'jar' => '473', 'ratio' => '1:5'];
+    [$reason, $ways] = refusal($wish);
+    $way = array_values(array_filter($ways, fn (array $each) => $each['id'] === 'as-it-lies'))[0] ?? null;
+    expect($reason)
+        ->toBe('herb_stands_out')
+        ->and($way['says'] ?? null)
+        ->toBe('Take 1:5 of the herb as it lies, water and all.');
+    $plan = Support::plan(changed($wish, $way['change']));
+    expect($plan->amounts->levels->coverMm())
+        ->toBeGreaterThanOrEqual(24.5)
+        // 5 mL on each gram as it lies.
+        ->and($plan->amounts->oilMl / $plan->amounts->herbG)
+        ->toEqualWithDelta(5.0, 0.01);
+});
+
+it('offers it neither of dried herb nor where it would not cover', function (array $herb, string $ratio) {
+    [, $ways] = refusal(['herb' => $herb, 'oils' => ['olive'], 'jar' => '473', 'ratio' => $ratio]);
+    expect(array_column($ways, 'id'))->not->toContain('as-it-lies');
+})->with([
+    'dried' => [['id' => 'calendula'], '1:5'],
+    'too little of it either way' => [['id' => 'st-johns-wort', 'state' => 'fresh'], '1:1.5'],
+]);
+
 it('gives way in the oil when herb and oil together stand out', function () {
     $wish = ['herb' => ['id' => 'calendula', 'amount' => '40 g'], 'oil_amount' => '150 mL', 'jar' => '473'];
     [$reason, $ways] = refusal($wish);

@@ -7,7 +7,7 @@ import { useReading, useReadWish, useSaid } from '../bench/ask'
 import { NoteWithWays } from '../bench/Ways'
 import { putOnBench, type Wish } from '../bench/wish'
 import { usePart } from '../frame/part'
-import { Button } from '../parts/Button'
+import { Button, TextButton } from '../parts/Button'
 import { Area } from '../parts/Field'
 import { sent } from '../parts/form'
 import { useKept } from '../parts/kept'
@@ -127,6 +127,12 @@ function JarLine({ line, done }: { line: string; done: (batch: Shape<'BatchView'
   const take = (by: Partial<Wish>) =>
     setChanged((before) => ({ line: asked, by: { ...(before?.line === asked ? before.by : {}), ...by } }))
   const problem = read.error ?? (begun ? plan.error : null)
+  const go = useNavigate()
+  const toBench = () => {
+    if (!wish) return
+    putOnBench(house, wish)
+    void go(`/h/${house}/bench`)
+  }
   return (
     <li className="border-line flex flex-col gap-2 border-b py-3" aria-label={line}>
       {problem ? (
@@ -164,6 +170,12 @@ function JarLine({ line, done }: { line: string; done: (batch: Shape<'BatchView'
         </ul>
       ) : null}
       <Trouble problem={write.error} />
+      {/* There what stops it can be chosen otherwise, piece by piece. */}
+      {wish && fresh && (!begun || plan.error) ? (
+        <TextButton className="self-start" onClick={toBench}>
+          Go on with it at the bench
+        </TextButton>
+      ) : null}
       {plan.data && begun && !problem ? (
         <Button
           className="self-start"

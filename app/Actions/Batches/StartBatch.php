@@ -53,7 +53,8 @@ final readonly class StartBatch
     {
         $kitchen = $this->charge->kitchen($wish);
         $plan = $this->planning->plan($wish, $kitchen);
-        $begun = Begun::day($wish, $kitchen);
+        // What is warmed is begun today at the earliest, and when it is filled is still to be said.
+        $begun = $plan->wish->method->heated ? null : Begun::day($wish, $kitchen);
         $read = MustBeRead::of($plan->notes, $acknowledged, $this->kitchens->words(), 'purpose');
         // Frozen as JSON would read back, so that what is used now and later is the same.
         $document = json_decode(json_encode(Said::kept($this->planning->record($plan, $kitchen)), JSON_THROW_ON_ERROR), true);
