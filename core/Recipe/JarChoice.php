@@ -80,12 +80,8 @@ final readonly class JarChoice
     /** Whether a ratio that was meant of the herb as it lies, and taken of its dry weight, would cover it as it was meant. */
     public static function coversAsItLies(Wish $wish, Kitchen $kitchen, Ratio $ratio): bool
     {
-        $sizing = $wish->sizing;
-        $isOfDry = $sizing->basis === Sizing::DRY && $wish->mix->state->isWet() && $ratio->by !== Ratio::VOLUME_TO_VOLUME;
-
-        return ! $sizing->seekingCover &&
-            $isOfDry &&
-            $sizing->ratio !== null &&
+        return ! $wish->sizing->seekingCover &&
+            $wish->sizing->ratio !== null &&
             self::isCovered($wish->asItLies($ratio), $kitchen, $kitchen->uptakeFor($wish));
     }
 

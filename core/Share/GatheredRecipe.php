@@ -35,6 +35,9 @@ final class GatheredRecipe
     /** @var array{string, string}|null the state that what is done with them gives the herbs, and the line that says so */
     public ?array $done = null;
 
+    /** @var array<string, string> dried, wilted or fresh, of plants of which a line with no amount said it, by id */
+    public array $states = [];
+
     public function say(string $line, string $as, string $says, bool $guess): void
     {
         $this->lines[] = ['line' => $line, 'as' => $as, 'says' => $says, 'guess' => $guess];

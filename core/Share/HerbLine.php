@@ -97,7 +97,8 @@ final readonly class HerbLine
     {
         $volume = $amount?->kind === Kind::Volume;
         [$bare, $lies] = $volume ? Lying::in($rest) : [$rest, null];
-        [$herb, $name, $guesses] = $this->of($bare, false, $got->purpose === 'kitchen', $this->words->state($bare), $got->done);
+        $state = $this->words->state($bare) ?? ($got->states[$this->words->knownHerb($bare)['id'] ?? ''] ?? null);
+        [$herb, $name, $guesses] = $this->of($bare, false, $got->purpose === 'kitchen', $state, $got->done);
         $weighed = $amount?->kind === Kind::Mass && $amount->low === $amount->high && preg_match(OilLine::METRIC, $typed) === 1;
         if ($aside !== null && $aside->kind === Kind::Mass && ! $weighed) {
             $typed = round($aside->value, 1).' g';

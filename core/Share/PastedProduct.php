@@ -94,7 +94,11 @@ final class PastedProduct
         $this->lines = $this->parts = [];
         [$rules, $text] = $this->rules(ProductText::plain($text));
         $lines = $this->text->split($text);
-        $isNamed = $lines !== [] && ! $this->isPart($lines[0]) && $this->title->isName(RecipeTitle::titleOf($lines[0]));
+        $isNamed =
+            $lines !== [] &&
+            ! $this->recipe->isHeading($lines[0]) &&
+            ! $this->isPart($lines[0]) &&
+            $this->title->isName(RecipeTitle::titleOf($lines[0]));
         $name = $isNamed ? (string) array_shift($lines) : '';
         if ($name !== '') {
             $many = preg_match('/\('.RecipeTitle::SO_MANY.'\)/iu', $name, $m) === 1 ? trim($m[0], '()') : null;
@@ -127,7 +131,7 @@ final class PastedProduct
                 ($for === [] ? [] : ['for' => array_keys($for)]) +
                 $this->parts +
                 ($tins === null ? [] : ['tins' => $tins->wish($weighed === null)]),
-            $this->lines,
+            ToldAgain::asWritten($this->lines),
             $notes,
         );
     }

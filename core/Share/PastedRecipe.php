@@ -19,7 +19,7 @@ final class PastedRecipe
 {
     private const MOST_LINES = 200;
 
-    private const LONGEST = 300;
+    public const LONGEST = 300;
 
     private const ADDED_LATER = 'Goes into a salve or is added at the end; not part of the infusion.';
 
@@ -131,7 +131,7 @@ final class PastedRecipe
 
         $notes = [...$shares === null ? [] : [$shares], ...$wish->looseEnds($text)];
 
-        return new ReadRecipe($name, '', $wish->wish($notes), $this->got->lines, $notes);
+        return new ReadRecipe($name, '', $wish->wish($notes), ToldAgain::asWritten($this->got->lines), $notes);
     }
 
     /** What is done stands beside what it is done with. */
@@ -376,7 +376,13 @@ final class PastedRecipe
      */
     private function herbOf(string $rest, ?array $done = null): array
     {
-        return $this->herbLine->of($rest, false, $this->got->purpose === 'kitchen', $this->words->state($rest), $done);
+        $state = $this->words->state($rest);
+        $read = $this->herbLine->of($rest, false, $this->got->purpose === 'kitchen', $state, $done);
+        if ($state !== null && isset($read[0]['id'])) {
+            $this->got->states[$read[0]['id']] ??= $state;
+        }
+
+        return $read;
     }
 
     private function step(string $line): void

@@ -30,6 +30,12 @@ final readonly class RecipeLines
         'pound|slice|open|date)\s+'.
         '(?:it|them|the|an?|all|your|up|in|on|to|with|until|over|well|gently|sure|down|out|through)\b)/iu';
 
+    /** What is done with so much of a thing, right before how much. */
+    private const BEFORE_AMOUNT =
+        'take|use|add|pour|mix|combine|put|place|'.
+        'infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|wash|rinse|warm|heat|'.
+        'weigh(?:\s+out)?|measure(?:\s+out)?';
+
     /** What stands over the things, or over what is done with them. */
     public const HEADING = 'ingredients?|method|directions|instructions|you\s+will\s+need|for\s+the\s+oil';
 
@@ -111,9 +117,9 @@ final readonly class RecipeLines
         $verb =
             '/^(?:(?:for\s+(?:this|the|my|our)\s+(?:\p{L}+\s*){1,3},?\s+)?(?:you|we)(?:[’\']ll|\s+will)?\s+(?:need|use)(?:\s+about)?|'.
             self::MORE_OF_IT.
-            '|take|use|add|pour|mix|combine|put|place|'.
-            'infuse|steep|macerate|crumble|chop|grind|crush|tear|bruise|slice|grate|cut|wash|rinse|warm|heat|'.
-            'weigh(?:\s+out)?|measure(?:\s+out)?)\s+'.
+            '|'.
+            self::BEFORE_AMOUNT.
+            ')\s+'.
             '(?=(?:(?:'.
             AmountReader::ABOUT.
             ')\s+)?(?:[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six)\b))/iu';
@@ -290,6 +296,17 @@ final readonly class RecipeLines
     }
 
     /** A line that tells what to do, and is no ingredient. */
+    /** Whether it says what is done, with how much or without: "pour in 400 ml of the oil". */
+    public function tells(string $line): bool
+    {
+        $verb =
+            '/^(?:(?:then|next|now|first|finally|gently|slowly|carefully)\b,?\s*)*(?:'.
+            self::BEFORE_AMOUNT.
+            '|melt|stir|blend|whisk|beat|fold)\b(?!-)/iu';
+
+        return $this->isStep($line) || preg_match($verb, trim($line)) === 1;
+    }
+
     public function isStep(string $line): bool
     {
         return preg_match(self::STEP, trim($line)) === 1;

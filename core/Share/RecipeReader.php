@@ -15,6 +15,9 @@ final readonly class RecipeReader
     /** What is longer is no sentence. */
     private const LONGEST_SENTENCE = 1000;
 
+    /** "A pint jar of calendula oil for the skin, ..., begun Tuesday 1 December." */
+    private const OF_A_PLAN = '/^\p{Lu}.*\boil\s+for\b.*,\s+in\s.*,\s+(?:begun|ready\s+by)\s[^,]+\.$/u';
+
     public function __construct(private Methods $methods) {}
 
     /** @throws RecipeException */
@@ -60,6 +63,10 @@ final readonly class RecipeReader
     private function written(string $text, PastedRecipe $lines, Kitchen $kitchen): ReadRecipe
     {
         $text = trim($text);
+        $card = $this->ofCard($text, $kitchen);
+        if ($card !== null) {
+            return $card;
+        }
         $read = null;
         try {
             $read = $lines->read($text);
@@ -80,6 +87,45 @@ final readonly class RecipeReader
         $loses = preg_match('/\R/u', $text) === 1 && preg_grep('/\d/', $said['unread']) !== [];
 
         return $read === null || (self::isWhole($said['wish']) && ! $loses) ? self::asOneSentence($text, $said) : $read;
+    }
+
+    /** A card of a plan, as this application writes it: its sentence says all that the other lines follow from. */
+    private function ofCard(string $text, Kitchen $kitchen): ?ReadRecipe
+    {
+        $lines = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $text) ?: []), fn (string $line) => $line !== ''));
+        foreach (count($lines) > 1 ? $lines : [] as $at => $line) {
+            if (mb_strlen($line) > self::LONGEST_SENTENCE || preg_match(self::OF_A_PLAN, $line) !== 1) {
+                continue;
+            }
+            try {
+                $said = (new WishSentence($kitchen->cupboard(), $this->methods, $kitchen))->read($line);
+            } catch (RecipeException) {
+                continue;
+            }
+            if ($said['unread'] !== [] || $said['guesses'] !== [] || ! self::isWhole($said['wish'])) {
+                continue;
+            }
+            $name = $at === 0 ? '' : mb_substr($lines[0], 0, 80);
+            $read = array_map(
+                fn (string $each, int $i): array => [
+                    'line' => $each,
+                    'as' => $i === 0 && $name !== '' ? 'name' : 'step',
+                    'says' => match (true) {
+                        $i === $at => 'It says all that is planned.',
+                        $i === 0 => 'Taken as its name.',
+                        default => 'It follows from the sentence.',
+                    },
+                    'guess' => false,
+                ],
+                $lines,
+                array_keys($lines),
+            );
+
+            // A recipe has no day.
+            return new ReadRecipe($name, '', array_diff_key($said['wish'], ['begun' => 0, 'start' => 0, 'ready_by' => 0]), $read, []);
+        }
+
+        return null;
     }
 
     /** @param  array{wish: array<string, mixed>, unread: list<string>, guesses: list<string>}  $read as WishSentence has it */

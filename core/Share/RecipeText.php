@@ -21,7 +21,7 @@ final readonly class RecipeText
         '/(?<=\p{L})[ \t]+(?:per|(?:for|to)[ \t]+(?:every|each))[ \t]+'.'(?=[\d½¼¾⅓⅔][\d.,\/]*\s*(?:'.UnitWords::ANY.'|parts?)\b)/iu';
 
     /** What stands before a line and is none of it: a mark, a small picture, "2.", "Step 2:". */
-    private const BULLET = '/^\s*(?:[-~*•·▢☐✓✔\p{So}\x{FE0F}\x{200D}]+\s*)*(?:\d{1,2}[.)]\s+|step\s+\d{1,2}\s*[:.)–-]\s*)?/iu';
+    public const BULLET = '/^\s*(?:[-~*•·▢☐✓✔\p{So}\x{FE0F}\x{200D}]+\s*)*(?:\d{1,2}[.)]\s+|step\s+\d{1,2}\s*[:.)–-]\s*)?/iu';
 
     /** What is not to be done. */
     private const DENIED =
@@ -35,16 +35,23 @@ final readonly class RecipeText
 
     private TitleApart $titles;
 
+    private ToldAgain $again;
+
+    private AmountLines $amounts;
+
     public function __construct(private Cupboard $cupboard, private RecipeWords $words, private RecipeLines $lines)
     {
         $this->each = new OfEach($cupboard);
         $this->titles = new TitleApart($words, $lines);
+        $this->amounts = new AmountLines($words, $lines);
+        $this->again = new ToldAgain($cupboard, $words, $lines);
     }
 
     /** @return list<string> the lines, none of them empty */
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(UnitWords::plain(Figures::ascii($text))));
+        $text = $this->again->hidden($this->amounts->joined($text));
         // "Do not add 10 drops of tea tree" adds none: it is one step, and nothing is parted in it.
         $text = preg_replace_callback(self::DENIED, fn (array $m): string => str_replace(' ', self::WHOLE, $m[0]), $text) ?? $text;
         $text = WrittenShort::ofRecipe($text);

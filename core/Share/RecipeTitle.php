@@ -51,7 +51,7 @@ final readonly class RecipeTitle
             return false;
         }
         $line = $title;
-        if (preg_match(self::NO_NAME, $line) === 1) {
+        if (preg_match(self::NO_NAME, $line) === 1 || $this->isHerbAsItIs($line)) {
             return false;
         }
 
@@ -60,6 +60,15 @@ final readonly class RecipeTitle
             ($this->words->amounts->count($line) === null || $this->isOneOil($line) || preg_match(self::OF_SO_MANY, $line) === 1) &&
             // "Comfrey flower oil" is no flower that is counted.
             (! $this->counts->isCounted($line) || preg_match('/\b(?:oil|salve|balm|ointment|rub|base)$/iu', $line) === 1);
+    }
+
+    /** "Rosemary, dried" is what goes in, and no name of what comes of it. */
+    private function isHerbAsItIs(string $line): bool
+    {
+        $bare = preg_replace('/[,()]|\b(?:'.RecipeLines::STATES.'|wilted)\b/iu', ' ', $line, -1, $said) ?? $line;
+        $isMade = preg_match('/\b(?:oils?|salves?|balms?|ointments?|rubs?|butters?|creams?)\b/iu', $line) === 1;
+
+        return $said > 0 && ! $isMade && $this->lines->isThing(trim(preg_replace('/\s+/u', ' ', $bare) ?? $bare));
     }
 
     /** What a first line calls it, without how much it makes: "Calendula oil - makes 2 cups". */
