@@ -121,8 +121,11 @@ fwrite(STDERR, sprintf("%d of %d.\n", count($picked), count($all)));
 /** @return list<string> the test files that come by a mutant, the quickest first */
 $tests = function (Mutation $mutation, Closure $of) use ($lines, $seconds): array {
     $names = [];
-    for ($line = $mutation->startLine; $line <= $mutation->endLine; $line++) {
-        foreach ($lines[$mutation->file->getRealPath()][$line] ?? [] as $name) {
+    $file = $lines[$mutation->file->getRealPath()] ?? [];
+    $own = array_intersect_key($file, array_flip(range($mutation->startLine, $mutation->endLine)));
+    // Nothing comes by the line of a constant: who comes by its class is asked.
+    foreach ($own ?: $file as $line) {
+        foreach ($line as $name) {
             $names[$name] = $seconds[$name] ?? 0.0;
         }
     }

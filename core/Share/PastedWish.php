@@ -163,6 +163,15 @@ final readonly class PastedWish
         return $wish;
     }
 
+    /** What is taken where nobody says by which way: warm for as long as a school of it is, and on the shelf beyond. */
+    private function unsaidWay(?float $celsius): Method
+    {
+        $warm = $this->methods->plainest(true);
+        $longest = min(InfusingTime::NOT_HELD_H, max(array_map(fn (Variant $school) => $school->mostH, $warm->variants)));
+
+        return $celsius === null && $this->way->time->hours > $longest ? $this->methods->plainest(false) : $warm;
+    }
+
     /**
      * The hours and the warmth as they are written, or as the school that has both.
      *
@@ -196,7 +205,7 @@ final readonly class PastedWish
         $method =
             $this->way->method !== null && ($celsius === null || $this->way->method->heated)
                 ? $this->way->method
-                : $this->methods->plainest(! ($celsius === null && $this->way->time->hours >= InfusingTime::NOT_HELD_H));
+                : $this->unsaidWay($celsius);
         $wish['method'] = $method->id;
         $nearest = $this->nearest($method, $celsius);
         $said = implode(', ', array_filter([$this->way->time->typed, $celsius === null ? '' : $this->kitchen->warmth($celsius)]));
