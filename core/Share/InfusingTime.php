@@ -36,6 +36,7 @@ final readonly class InfusingTime
     private const OTHER_WORK =
         '/\b(prep\w*|active|hands[\s-]on|wilt\w*|dry|dries|drying|dried(?=\s+(?:for|at\s+least|over|\d))|cool\w*|settl\w*|rest\w*|'.
         'strain\w*|filter\w*|drain\w*|stirr?\w*|sterili[sz]\w*|bring|melt\w*|chill\w*|refrigerat\w*|fridge|freezer|moisten\w*|spirit|'.
+        'vodka|brandy|blend\w*|blitz\w*|'.
         'shelf\s+life|total)\b/iu';
 
     private const INFUSES = '/\b(infus\w*|steep\w*|macerat\w*|simmer\w*|brew\w*)\b/iu';

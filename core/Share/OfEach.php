@@ -34,6 +34,26 @@ final readonly class OfEach
 
     public function __construct(private Cupboard $cupboard) {}
 
+    /** "60 g mixed herbs (calendula, yarrow and thyme)": so much of them together, as much of each. */
+    public static function shared(string $text): string
+    {
+        $unit = '(?:'.UnitWords::ANY.'|handfuls?|parts?)';
+        $list = '(\p{L}[^\d\n;.()]*(?:,|&|\band\b)[^\d\n;.()]*\p{L})';
+
+        return preg_replace_callback(
+            "/(?<![\d.\/])(\d+(?:\.\d+)?)\s*({$unit})\s+(?:of\s+)?((?:dried|fresh|wilted)\s+)?(?:mixed\s+|dried\s+)?".
+                "(?:herbs?|flowers?|petals?)\s*[(:]\s*{$list}\s*(?:\)|(?=\n|$))/iu",
+            fn (array $m): string => sprintf(
+                '%s %s each %s%s',
+                round((float) $m[1] / max(1, count(preg_split(self::APART, $m[4], -1, PREG_SPLIT_NO_EMPTY) ?: [])), 1),
+                $m[2],
+                $m[3],
+                $m[4],
+            ),
+            $text,
+        ) ?? $text;
+    }
+
     /** The same with so much before every one of them, put together by the glue; and what is said of all behind each, if so wanted. */
     public function apart(string $text, string $glue, bool $ofAll = false): string
     {

@@ -37,7 +37,8 @@ final readonly class RecipeLines
         'weigh(?:\s+out)?|measure(?:\s+out)?';
 
     /** What stands over the things, or over what is done with them. */
-    public const HEADING = 'ingredients?|method|directions|instructions|you\s+will\s+need|for\s+the\s+oil';
+    public const HEADING =
+        'ingredients?|method|directions|instructions|you\s+will\s+need|'.'for\s+the\s+(?:oil|salve|balm|ointment|cream|infusion)';
 
     /** How a measured herb lies. */
     public const LYING = '(?:(?:loosely|lightly|firmly|tightly|well)[ \t-]+)?(?:packed|heaped|heaping)';
@@ -345,7 +346,8 @@ final readonly class RecipeLines
     {
         $table = '(?:ingredients?|herbs?|oils?|items?|what|amount|quantity|how much|weight|metric|us|imperial|grams|cups)';
 
-        return preg_match('/^(?:(?:'.self::HEADING.'|steps?|for the infusion)\s*:?|'."{$table}(?:\\s-\\s{$table})+)$/i", $line) === 1;
+        return preg_match('/^(?:(?:'.self::HEADING.'|steps?|for the infusion)\s*:?|'."{$table}(?:\\s[-|]\\s{$table})+)$/i", $line) ===
+            1;
     }
 
     /** Whether what stands behind a number is a plant that is counted, and not a step or an oil. */

@@ -51,7 +51,9 @@ final readonly class RecipeText
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(UnitWords::plain(Figures::ascii($text))));
-        $text = $this->again->hidden($this->amounts->joined($text));
+        $text = OfEach::shared($this->again->hidden($this->amounts->joined(BareNumbers::withUnits($text))));
+        // By which of the two parts are is read of the whole.
+        $text = preg_replace('/(\d[ \t]+parts?)[ \t]+by[ \t]+(?:volume|weight)\b/iu', '$1', $text) ?? $text;
         // "Do not add 10 drops of tea tree" adds none: it is one step, and nothing is parted in it.
         $text = preg_replace_callback(self::DENIED, fn (array $m): string => str_replace(' ', self::WHOLE, $m[0]), $text) ?? $text;
         $text = WrittenShort::ofRecipe($text);
@@ -76,7 +78,7 @@ final readonly class RecipeText
         $text = preg_replace('/[ \t]*(?:\.{3,}|_{3,})[ \t]*(?=[\d½¼¾⅓⅔])/u', ': ', $text) ?? $text;
         // "Rosemary sprigs x 6, olive oil x 500 ml".
         $text = preg_replace('/(?<=\p{L})[ \t]+[x×][ \t]+(?=[\d½¼¾⅓⅔])/u', ': ', $text) ?? $text;
-        $text = preg_replace('/,[ \t]*(?=\p{L}[^,;:()\n\d]*:[ \t]*[\d½¼¾⅓⅔])/u', "\n", $text) ?? $text;
+        $text = preg_replace('/,[ \t]*(?=\p{L}[^,;:()\n\d]*:[ \t]*[\d½¼¾⅓⅔](?![^\n;]*\beach\b))/u', "\n", $text) ?? $text;
         // "Zest of 4 unwaxed lemons" is four of lemon peel.
         $peel =
             '/^([ \t]*(?:[-*•][ \t]*)?)(?:the\s+)?(?:zest|peels?|rinds?)[ \t]+of[ \t]+(\d{1,2}|an?|one|two|three|four|five|six)[ \t]+'.

@@ -25,8 +25,8 @@ final readonly class RecipeTitle
         '/(?<=\boil|\boils|\boil\s\(|\boil,|\boil\sbase|\bbase)\s*[(–—-]?\s*'.self::RATIO.'(?=\s*(?:$|\(|,))/iu';
 
     private const RATIO_LINE =
-        '/^\W*(?:(?:herb|plant)(?:\s*(?:to|:)\s*|\s+)oil\s+)?(?:ratio|strength)(?:\s+(?:of\s+)?herb\s+to\s+oil)?'.
-        '\s*(?:[:=]|\bis\b|\bof\b)?\s*'.
+        '/^\W*(?:(?:(?:herb|plant)(?:\s*(?:to|:)\s*|\s+)oil\s+)?(?:ratio|strength)(?:\s+(?:of\s+)?herb\s+to\s+oil)?'.
+        '\s*(?:[:=]|\bis\b|\bof\b)?\s*|(?=1\s*:\s*\d))'.
         self::RATIO.
         '\W*$/iu';
 

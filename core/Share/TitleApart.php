@@ -22,7 +22,7 @@ final readonly class TitleApart
         $behind = '(?=\p{L}[^\n,;+:\d]*\s\(?[\d½¼¾⅓⅔][\d.]*\s*(?:\p{L}+\b|%)\)?\s*[,;+\n])';
         // "Beard balm 60 mL: ..." says how much it makes, which stands by itself.
         $size = '(?:[ \t]*\(?(\d+\s*(?:ml|g|oz))\)?)?';
-        $title = "/^\\s*(\\p{L}[\\p{L}'’ -]{2,60}?){$size}\\s*(?::|[ \\t][–—-](?=[ \\t]))[ \\t]*(?:{$two}|{$behind})/iu";
+        $title = "/^\\s*(\\p{L}[\\p{L}'’& -]{2,60}?){$size}\\s*(?::|[ \\t][–—-](?=[ \\t]))[ \\t]*(?:{$two}|{$behind})/iu";
         if (preg_match($title, $text, $m) !== 1) {
             return $text;
         }
@@ -43,7 +43,7 @@ final readonly class TitleApart
     {
         $much = WrittenAmounts::MUCH;
         $title =
-            '/^\s*((?:\p{L}[\p{L}\'’ -]{0,60}?\b)?(oil|salve|balm|ointment|rub|pomade)s?)'.
+            '/^\s*((?:\p{L}[\p{L}\'’& -]{0,60}?\b)?(oil|salve|balm|ointment|rub|pomade)s?)'.
             "(?::[ \t]+|[ \t]+(?={$much}[ \t]+\p{L}[^\n,;]*[ \t]{$much}[ \t]+\p{L}[^\n\d]*(?:\n|$)))/iu";
         if (preg_match($title, $text, $m) !== 1) {
             return $text;

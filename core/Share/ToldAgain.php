@@ -102,7 +102,11 @@ final readonly class ToldAgain
         $things = $amount === null ? [] : [$this->thing($rest)];
         preg_match_all(self::amounts(), $line, $all);
 
-        return array_values(array_filter([...$things, ...array_map($this->thing(...), $all[2])], fn (?string $thing) => $thing !== null));
+        $each = preg_grep('/^each\b/iu', $all[2]) === [] ? [] : ['each'];
+
+        return array_values(
+            array_filter([...$things, ...$each, ...array_map($this->thing(...), $all[2])], fn (?string $thing) => $thing !== null),
+        );
     }
 
     /** @param  array<string, true>  $listed */
@@ -114,9 +118,7 @@ final readonly class ToldAgain
 
         return preg_replace_callback(
             self::amounts(),
-            fn (array $m): string => isset($listed[$this->thing($m[2]) ?? '']) || ($this->isAnyOil($m[2]) && self::hasOil($listed))
-                ? self::hide($m[1])
-                : $m[0],
+            fn (array $m): string => $this->isListed($m[2], $listed) ? self::hide($m[1]) : $m[0],
             $line,
         ) ?? $line;
     }
@@ -140,15 +142,21 @@ final readonly class ToldAgain
         return $word === false ? str_replace(self::FIGURES, self::letters(self::FIGURES), $typed) : mb_chr(self::HIDDEN_WORD + $word);
     }
 
-    private function isAnyOil(string $said): bool
+    /**
+     * Whether it was listed before, by its own name or as "the oil", "the wax" and "each".
+     *
+     * @param  array<string, true>  $listed
+     */
+    private function isListed(string $said, array $listed): bool
     {
-        return preg_match('/^(?:(?:carrier|base)\s+)?oil\b/iu', $said) === 1;
-    }
+        $any = match (true) {
+            preg_match('/^(?:(?:carrier|base)\s+)?oil\b/iu', $said) === 1 => '/^oil /',
+            preg_match('/^(?:bees?)?wax\b/iu', $said) === 1 => '/^wax/',
+            preg_match('/^each\b/iu', $said) === 1 => '/^each/',
+            default => null,
+        };
 
-    /** @param  array<string, true>  $listed */
-    private static function hasOil(array $listed): bool
-    {
-        return preg_grep('/^oil /', array_keys($listed)) !== [];
+        return isset($listed[$this->thing($said) ?? '']) || ($any !== null && preg_grep($any, array_keys($listed)) !== []);
     }
 
     /** Which thing the first words of this name, in whichever list it is; null where they name none. */
@@ -164,6 +172,9 @@ final readonly class ToldAgain
                 return 'oil '.($oil['id'] === '' ? mb_strtolower($oil['name']) : $oil['id']);
             }
             $wax = $this->names->wax($plain) ?? $this->cupboard->waxNamed($plain);
+            if ($wax === null && ProductNames::isAnyWax($plain)) {
+                return 'wax';
+            }
             $scent = $wax === null ? $this->names->scent($plain) : null;
             $herb = $wax === null ? $this->words->knownHerb($name) : null;
             $thing = match (true) {
