@@ -38,7 +38,7 @@ final class Sentence
             self::plain('comma'),
             $wish->mix->isSingle()
                 ? self::piece('form', self::form($wish->mix->first()), $chosen('form'))
-                : self::piece('herb', self::states($wish->mix), $chosen('form')),
+                : self::piece('states', self::states($wish->mix), $chosen('form')),
             ...$wish->sizing->byJar === null
                 ? [self::plain('comma'), self::piece('ratio', self::ratio($wish, $amounts->ratio), $chosen('ratio'))]
                 : [],
@@ -94,7 +94,7 @@ final class Sentence
             self::plain('comma'),
             $wish->mix->isSingle()
                 ? self::piece('form', self::form($wish->mix->first()), true)
-                : self::piece('herb', self::states($wish->mix), true),
+                : self::piece('states', self::states($wish->mix), true),
             self::plain('in-oil'),
             self::piece('oils', self::oils($wish), true),
             self::plain('comma'),

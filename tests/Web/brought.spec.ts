@@ -64,6 +64,19 @@ test('the first day: what steeps is on the Shelf, the cupboard is in Stores, and
   await expect(page.getByRole('link', { name: /comfrey/i })).toHaveCount(1)
 })
 
+test('a line that is stopped is gone on with at the bench', async ({ page }) => {
+  const house = await ownHouse(page)
+  await page.goto(`${house}/first`)
+  await page.getByLabel('A line for each jar').fill('plantain leaf, wilted overnight, since last Tuesday')
+  const line = page.getByRole('listitem').filter({ hasText: 'Which oil is not said' })
+  await line.getByRole('button', { name: 'Go on with it at the bench' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('plantain leaf oil for the skin, wilted, in oil')
+  await expect(page.getByText('Which oil is not said').first()).toBeVisible()
+  // What was typed is there still.
+  await page.goto(`${house}/first`)
+  await expect(page.getByLabel('A line for each jar')).toHaveValue(/^plantain leaf/)
+})
+
 test('a jar filled a quarter and a cup of oil; packed; and to the brim, with what it spills', async ({ page }) => {
   const house = await ownHouse(page)
   await benchWith(page, house, { herbs: [{ id: 'self-heal', state: 'fresh' }], oils: ['olive'] })

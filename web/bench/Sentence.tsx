@@ -10,6 +10,7 @@ const NAMES: Record<string, string> = {
   purpose: 'what for',
   heed: 'for whom',
   form: 'how it is cut',
+  states: 'how each herb is',
   ratio: 'herb to oil',
   oils: 'the oil',
   method: 'the way',

@@ -1,5 +1,6 @@
 import type { Shape } from '../api/hooks'
 import { dayText } from '../parts/day'
+import { capital } from '../parts/letters'
 import { heededOf, herbsOf, oilsOf, type Wish } from './wish'
 
 type Piece = Shape<'Plan'>['sentence'][number]
@@ -54,7 +55,7 @@ export function saidSentence(
     .filter(Boolean)
     .join(' ')
   const words: [string, string, boolean][] = [
-    ['amount', amount.length > 0 ? amount.join(' and ') : 'As much as fits', amount.length > 0],
+    ['amount', amount.length > 0 ? capital(amount.join(' and ')) : 'As much as fits', amount.length > 0],
     ['herb', herbs.map((herb) => named(plants, herb.id) ?? herb.name ?? 'herb').join(' and '), true],
     ['purpose', named(materials.purposes, wish.purpose ?? 'skin') ?? 'the skin', Boolean(wish.purpose)],
     ['heed', heededOf(wish, materials), true],

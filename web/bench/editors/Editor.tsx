@@ -7,7 +7,7 @@ import { Tick } from '../../parts/Tick'
 import { byMethod, without } from '../wish'
 import { AmountEditor, JarFields } from './Amounts'
 import { Choice, type Edit, orNothing } from './edit'
-import { FormEditor, HerbEditor } from './Herbs'
+import { FormEditor, HerbEditor, StatesEditor } from './Herbs'
 import { OilsEditor } from './Oils'
 
 function RatioEditor({ edit }: { edit: Edit }) {
@@ -219,6 +219,8 @@ export function Editor({ slot, edit }: { slot: string; edit: Edit }) {
       return <WhenEditor edit={edit} />
     case 'form':
       return <FormEditor edit={edit} />
+    case 'states':
+      return <StatesEditor edit={edit} />
     case 'purpose':
     case 'heed':
       return (

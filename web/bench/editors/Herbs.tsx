@@ -244,6 +244,50 @@ function HerbGrid({
   )
 }
 
+/** Of several herbs, how each of them is. */
+export function StatesEditor({ edit }: { edit: Edit }) {
+  const { wish, materials } = edit
+  return (
+    <>
+      {herbsOf(wish).map((herb, index) => (
+        <StateChoice
+          key={herb.id ?? herb.name ?? index}
+          legend={materials.herbs.find((each) => each.id === herb.id)?.name ?? herb.name ?? 'herb'}
+          edit={edit}
+          index={index}
+        />
+      ))}
+    </>
+  )
+}
+
+function StateChoice({ legend, edit, index }: { legend: string; edit: Edit; index: number }) {
+  const { wish, change, materials } = edit
+  const herbs = herbsOf(wish)
+  const herb = herbs[index] ?? {}
+  const best = materials.herbs.find((each) => each.id === herb.id)?.best
+  return (
+    <Choice
+      legend={legend}
+      value={herb.state ?? 'dried'}
+      choices={[
+        { id: 'dried', name: 'dried', detail: best === 'dried' ? 'safest, and keeps longest' : '' },
+        { id: 'wilted', name: 'wilted', detail: best === 'wilted' ? 'best so' : 'limp, not crisp' },
+        { id: 'fresh', name: 'fresh', detail: best === 'fresh' ? 'best so: it loses by drying' : 'shorter keeping' },
+      ]}
+      onChoose={(next) =>
+        change({
+          herbs: herbs.map((each, at) =>
+            at === index
+              ? { ...each, state: next as 'dried', ...(next === 'dried' ? { water: null, picked: null } : {}) }
+              : each,
+          ),
+        })
+      }
+    />
+  )
+}
+
 export function FormEditor({ edit, index = 0 }: { edit: Edit; index?: number }) {
   const { wish, change, materials, plan, fault } = edit
   const herbs = herbsOf(wish)
@@ -252,24 +296,9 @@ export function FormEditor({ edit, index = 0 }: { edit: Edit; index?: number }) 
   const put = (more: Partial<HerbWish>) =>
     change({ herbs: herbs.map((each, at) => (at === index ? { ...each, ...more } : each)) })
   const state = herb.state ?? 'dried'
-  const best = materials.herbs.find((each) => each.id === herb.id)?.best
   return (
     <>
-      <Choice
-        legend="Its state"
-        value={state}
-        choices={[
-          { id: 'dried', name: 'dried', detail: best === 'dried' ? 'safest, and keeps longest' : '' },
-          { id: 'wilted', name: 'wilted', detail: best === 'wilted' ? 'best so' : 'limp, not crisp' },
-          { id: 'fresh', name: 'fresh', detail: best === 'fresh' ? 'best so: it loses by drying' : 'shorter keeping' },
-        ]}
-        onChoose={(next) =>
-          put({
-            state: next as 'dried',
-            ...(next === 'dried' ? { water: null, picked: null } : {}),
-          })
-        }
-      />
+      <StateChoice legend="Its state" edit={edit} index={index} />
       {fault('state') || fault(`herbs.${index}.state`) ? (
         <p className="text-warmth font-semibold">{fault('state') ?? fault(`herbs.${index}.state`)}</p>
       ) : null}
