@@ -78,11 +78,12 @@ final class SaidInFull
             // "100 g comfrey to 1 L sunflower" is the one in the other.
             '/(?<=\p{L})\s+to\s+(?=\d[\d.\/]*\s*'.UnitWords::ANY.'\b)/iu' => ', ',
             '/\buse\s+up\s+(?=\d)/iu' => '',
+            '/\b(?:an?\s+|the\s+)?(?:blend|mix(?:ture)?|combination)\s+of\s+(?=\p{L}|\d)/iu' => '',
             '/\b(?:use\s+(?:up\s+)?)?(?:all\s+)?(?:the\s+)?(?:last|rest|remainder|end)\s+of\s+(?:the|my|our)\s+/iu' => '',
             // "1 oz arnica: 5 oz oil".
             '/(?<=\p{L})\s*:\s*(?=\d[\d.\/]*\s*(?:'.UnitWords::ANY.'|parts?)\b)/iu' => ', ',
             // Of several alike, each is one part anyhow.
-            '/\b(?:in\s+)?equal\s+(?:parts|amounts|measures|quantities|weights)\b(?:\s+(?:of|for)\b)?(?:\s+(?:each|all)\b)?|'.
+            '/\b(?:in\s+)?equal\s+(?:parts|amounts?|measures|quantities|weights?)\b(?:\s+(?:of|for)\b)?(?:\s+(?:each|all)\b)?|'.
             '\b(?:the\s+)?same\s+(?:amount\s+|weight\s+|quantity\s+)?(?:of|for)\s+each\b|\bas\s+much\s+of\s+each\b|'.
             '\bhalf[\s-]+and[\s-]+half\b/iu' => '',
             // As much of it as there has to be: that is reckoned.
@@ -188,10 +189,12 @@ final class SaidInFull
     /** "Half olive, half castor", "70% olive 30% castor", "olive and castor 1:1": an oil of two, and how much of each. */
     private function blended(string $text): string
     {
-        $oil = fn (string $as): string => "(?<{$as}>(?:".self::NAME.'\s+)?'.self::NAME.')';
+        $word = '(?!(?:in|into|with)\b)'.self::NAME;
+        $oil = fn (string $as): string => "(?<{$as}>(?:{$word}\\s+)?{$word})";
         $apart = '\s*(?:,|;|\+|&|\/|\band\b)\s*';
         $said = [
             "\\bhalf\\s+(?:of\\s+)?{$oil('one')}(?:{$apart}|\\s+(?=half\\b))(?:the\\s+other\\s+)?half\\s+(?:of\\s+)?{$oil('other')}",
+            "(?<![\\d.])(?<much>\\d{1,2})\\s*[:\\/]\\s*(?<less>\\d{1,2})\\s+(?:of\\s+)?{$oil('one')}(?:{$apart}|\\s+to\\s+){$oil('other')}",
             "(?<much>\\d{1,2})\\s*%\\s*(?:of\\s+)?{$oil('one')}(?:{$apart}|\\s+)(?<less>\\d{1,2})\\s*%\\s*(?:of\\s+)?{$oil('other')}",
             "\\b{$oil('one')}\\s*(?:\\+|&|\\band\\b)\\s*{$oil(
                 'other',

@@ -43,6 +43,7 @@ final class SaidOfAll
             "({$number}".UnitWords::MASS.')\s+(?:of\s+)?(?:the\s+)?(?:(dried|fresh|wilted)\s+)?herbs?(?=\s+(?:and|in)\b)',
         );
         ($herb[2] ?? '') === '' || $left->putBack($herb[2]);
+        $herb ??= $left->take("({$number}".UnitWords::MASS.')\s+(?:of\s+(?:them|it)\s+)?(?:all\s+)?(?:together|altogether)');
         $oil = $left->take("({$number}".UnitWords::CAPACITY.')\s+of\s+(?:(?:carrier|base)\s+)?oil(?=\s+in\s+(?:an?|\d+)\s|\s*:)');
         $each = "{$number}".UnitWords::MASS;
         $weights = $left->take("{$each}(?:\\s*,\\s*{$each})*\\s+and\\s+{$each}(?=\\s*[;)]\\s*oil\\b)");

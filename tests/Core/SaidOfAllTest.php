@@ -23,6 +23,8 @@ it('reads what share each oil has', function (string $text, array $oils, array $
         'calendula in olive with a quarter castor and a quarter jojoba',
         [['id' => 'olive', 'parts' => '50'], ['id' => 'castor', 'parts' => '25'], ['id' => 'jojoba', 'parts' => '25']],
     ],
+    ['60/40 olive and coconut with rosemary', [['id' => 'olive', 'parts' => '60'], ['id' => 'coconut', 'parts' => '40']]],
+    ['15% arnica in a blend of 70% sunflower, 30% jojoba', [['id' => 'sunflower', 'parts' => '70'], ['id' => 'jojoba', 'parts' => '30']]],
     ['60% olive, 40% sunflower, calendula', [['id' => 'olive', 'parts' => '60'], ['id' => 'sunflower', 'parts' => '40']]],
     // What does not come to a whole, or stands beside an amount of one of them, is left out and told.
     ['calendula in 60% olive and 60% sunflower', [['id' => 'olive'], ['id' => 'sunflower']], ['60%', '60%']],
@@ -64,6 +66,12 @@ it('reads how much there is of all herbs, and in which parts', function (string 
         [['id' => 'calendula', 'amount' => '40 g'], ['id' => 'yarrow', 'amount' => '20 g']],
         ['ratio' => '1:8'],
         ['“60 g” is taken as so much of all herbs together.'],
+    ],
+    [
+        'comfrey leaf and comfrey root (equal weight), 80 g together, in 400 ml olive',
+        [['id' => 'comfrey-leaf', 'amount' => '40 g'], ['id' => 'comfrey-root', 'amount' => '40 g']],
+        ['oil_amount' => '400 ml'],
+        ['“80 g” is taken as so much of all herbs together, as much of each.'],
     ],
     [
         'calendula, lavender and rose (2 to 1 to 1) in olive',
