@@ -49,6 +49,20 @@ final class GatheredRecipe
         $this->oils[] = ['id' => $oil['id'], 'name' => $oil['name'], 'ml' => null, 'typed' => ''];
     }
 
+    /**
+     * "Add a further 400 ml of oil" is of the one oil that was named; "1 cup oil" may be of any.
+     *
+     * @param  array{id: string, name: string}|null  $oil
+     * @return array{id: string, name: string}|null
+     */
+    public function sameOil(?array $oil): ?array
+    {
+        $named = array_column(array_filter($this->oils, fn (array $each) => $each['id'] !== ''), 'name', 'id');
+        $isAny = $oil !== null && $oil['id'] === '' && preg_match('/^oils?$/iu', $oil['name']) === 1;
+
+        return $isAny && count($named) === 1 ? ['id' => (string) array_key_first($named), 'name' => array_values($named)[0]] : null;
+    }
+
     /** @param  array{array<string, string>|null, string, list<string>}  $read as HerbLine has it */
     public function herb(string $line, array $read): void
     {

@@ -183,7 +183,7 @@ final class PastedRecipe
             $named = $this->words->oil($rest);
             $isHerb = $this->words->knownHerb($rest) !== null;
             $oil = $named ?? ($isHerb ? null : $this->oilLine->calledShort($rest));
-            $same = $isMore ? $this->sameOil($oil) : null;
+            $same = $isMore ? $this->got->sameOil($oil) : null;
             if ($same !== null) {
                 ['oil' => $this->got->oils[], 'says' => $says] = $this->oilLine->measured($amount, $typed, $same, $aside);
                 $this->got->say($line, 'oil', "{$says} Taken as more of the same oil.", true);
@@ -284,20 +284,6 @@ final class PastedRecipe
                 $purpose !== null,
             );
         }
-    }
-
-    /**
-     * "Add a further 400 ml of oil" is of the one oil that was named; "1 cup oil" may be of any.
-     *
-     * @param  array{id: string, name: string}|null  $oil
-     * @return array{id: string, name: string}|null
-     */
-    private function sameOil(?array $oil): ?array
-    {
-        $named = array_column(array_filter($this->got->oils, fn (array $each) => $each['id'] !== ''), 'name', 'id');
-        $isAny = $oil !== null && $oil['id'] === '' && preg_match('/^oils?$/iu', $oil['name']) === 1;
-
-        return $isAny && count($named) === 1 ? ['id' => (string) array_key_first($named), 'name' => array_values($named)[0]] : null;
     }
 
     /**

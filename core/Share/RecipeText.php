@@ -51,7 +51,7 @@ final readonly class RecipeText
     public function split(string $text): array
     {
         $text = str_replace(["\r\n", "\r"], "\n", Names::withoutPoints(UnitWords::plain(Figures::ascii($text))));
-        $text = OfEach::shared($this->again->hidden($this->amounts->joined(BareNumbers::withUnits($text))));
+        $text = OfEach::shared($this->again->hidden($this->amounts->joined(TableLines::withUnits($text))));
         // By which of the two parts are is read of the whole.
         $text = preg_replace('/(\d[ \t]+parts?)[ \t]+by[ \t]+(?:volume|weight)\b/iu', '$1', $text) ?? $text;
         // "Do not add 10 drops of tea tree" adds none: it is one step, and nothing is parted in it.
@@ -103,7 +103,7 @@ final readonly class RecipeText
             ')\.[ \t]+(?=(?-i:\p{Lu}))/iu';
         $text = preg_replace($ends, "$1\n", $text) ?? $text;
         // What stood behind a title is parted once that is off.
-        $text = MeasuredPieces::apart($this->titles->apart($this->unitsWithoutPoints($this->each->apart(self::ofTable($text), "\n"))));
+        $text = MeasuredPieces::apart($this->titles->apart($this->unitsWithoutPoints($this->each->apart(TableLines::drawn($text), "\n"))));
         // "1 & 1/2 cups" is one amount.
         $text = preg_replace('/(?<![\d\/.])(\d{1,2})\s*(?:&|\+|\band\b)\s*(?=\d\/\d|[½¼¾⅓⅔])/u', '$1 ', $text) ?? $text;
         // "1 cup oil, 3 tbsp flowers": a comma or an "and" before an amount begins another line; "1 cup and 2 tbsp" is one amount.
@@ -291,24 +291,6 @@ final readonly class RecipeText
         $isSaid = fn (string $scent) => preg_match('/\boils?\b|\bdrops?\b/iu', $scent) === 1;
 
         return implode("\n", array_map(fn (string $scent) => $isSaid($scent) ? $scent : "{$scent} essential oil", $each));
-    }
-
-    /** The rows of a table drawn with strokes, "| calendula | 50 g |", as lines; its head and its rule are none. */
-    private static function ofTable(string $text): string
-    {
-        return preg_replace_callback('/^[ \t]*\|.*\|[ \t]*$/mu', self::ofRow(...), $text) ?? $text;
-    }
-
-    /** @param  array<string>  $m a row as it is drawn */
-    private static function ofRow(array $m): string
-    {
-        $cells = array_map('trim', explode('|', $m[0]));
-
-        $cells = array_values(array_filter($cells, fn (string $cell) => preg_match('/[\p{L}\d]/u', $cell) === 1));
-        // "| calendula | 50 g | 2 cups |" has the one beside the other.
-        $isTwice = count($cells) === 3 && count(preg_grep('/^[\d½¼¾⅓⅔]/u', $cells) ?: []) === 2 && preg_match('/^\p{L}/u', $cells[0]) === 1;
-
-        return $isTwice ? "{$cells[0]} - {$cells[1]} ({$cells[2]})" : implode(' - ', $cells);
     }
 
     /** @param  array<string>  $m what is before the list and of all of it, such as "dried", and the list */

@@ -98,15 +98,15 @@ final readonly class ToldAgain
     /** @return list<string> what a line has so much of, where that is known */
     private function listedIn(string $line): array
     {
-        [$amount, , $rest] = $this->words->amounts->amount($this->lines->amountFirst($line));
-        $things = $amount === null ? [] : [$this->thing($rest)];
+        [$amount, $typed, $rest] = $this->words->amounts->amount($this->lines->amountFirst($line));
         preg_match_all(self::amounts(), $line, $all);
+        $things = [
+            $amount === null ? null : $this->thing($rest, $typed),
+            preg_grep('/^each\b/iu', $all[3]) === [] ? null : 'each',
+            ...array_map($this->thing(...), $all[3], $all[2]),
+        ];
 
-        $each = preg_grep('/^each\b/iu', $all[2]) === [] ? [] : ['each'];
-
-        return array_values(
-            array_filter([...$things, ...$each, ...array_map($this->thing(...), $all[2])], fn (?string $thing) => $thing !== null),
-        );
+        return array_values(array_filter($things, fn (?string $thing) => $thing !== null));
     }
 
     /** @param  array<string, true>  $listed */
@@ -118,19 +118,19 @@ final readonly class ToldAgain
 
         return preg_replace_callback(
             self::amounts(),
-            fn (array $m): string => $this->isListed($m[2], $listed) ? self::hide($m[1]) : $m[0],
+            fn (array $m): string => $this->isListed($m[3], $m[2], $listed) ? self::hide($m[1]) : $m[0],
             $line,
         ) ?? $line;
     }
 
-    /** How much, and with nothing taken of it what of. */
+    /** How much, and with nothing taken of it by which unit and what of. */
     private static function amounts(): string
     {
         $figures = '[\d½¼¾⅓⅔⅛⅜⅝⅞]';
 
         return "/(?<![\\d.\\/\\p{L}])({$figures}(?:[.\\/ ]?{$figures})*|".
             implode('|', self::WORDS).
-            ')(?=\s*(?:'.
+            ')(?=\s*('.
             UnitWords::ANY.
             '|drops?)\.?\s+(?:of\s+)?(?:(?:the|my|your)\s+)?(\p{L}[^\d\n]{0,80}))/iu';
     }
@@ -147,7 +147,7 @@ final readonly class ToldAgain
      *
      * @param  array<string, true>  $listed
      */
-    private function isListed(string $said, array $listed): bool
+    private function isListed(string $said, string $unit, array $listed): bool
     {
         $any = match (true) {
             preg_match('/^(?:(?:carrier|base)\s+)?oil\b/iu', $said) === 1 => '/^oil /',
@@ -156,17 +156,31 @@ final readonly class ToldAgain
             default => null,
         };
 
-        return isset($listed[$this->thing($said) ?? '']) || ($any !== null && preg_grep($any, array_keys($listed)) !== []);
+        return isset($listed[$this->thing($said, $unit) ?? '']) || ($any !== null && preg_grep($any, array_keys($listed)) !== []);
     }
 
-    /** Which thing the first words of this name, in whichever list it is; null where they name none. */
-    private function thing(string $said): ?string
+    /**
+     * Which thing the first words of this name, in whichever list it is; null where they name none. What is told by drops is a scent,
+     * and no herb of that name.
+     *
+     * @param  string  $typed the unit, or what ends with it
+     */
+    private function thing(string $said, string $typed): ?string
     {
+        $byDrops = preg_match('/\bdrops?\.?$/iu', trim($typed)) === 1;
         [$named] = preg_split(self::WHERE, $said, 2) ?: [''];
         $words = preg_split('/\s+/u', trim($named), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         for ($many = min(self::MOST_WORDS, count($words)); $many > 0; $many--) {
             $name = implode(' ', array_slice($words, 0, $many));
             $plain = mb_strtolower($name);
+            $scent = $this->names->scent($plain);
+            if ($byDrops) {
+                if ($scent !== null) {
+                    return 'scent '.$scent;
+                }
+
+                continue;
+            }
             $oil = $this->words->oil($name);
             if ($oil !== null) {
                 return 'oil '.($oil['id'] === '' ? mb_strtolower($oil['name']) : $oil['id']);
@@ -175,7 +189,6 @@ final readonly class ToldAgain
             if ($wax === null && ProductNames::isAnyWax($plain)) {
                 return 'wax';
             }
-            $scent = $wax === null ? $this->names->scent($plain) : null;
             $herb = $wax === null ? $this->words->knownHerb($name) : null;
             $thing = match (true) {
                 $wax !== null => 'wax '.$wax->id,

@@ -71,6 +71,10 @@ it('puts what a product lists in once as well', function (string $text, array $p
         "1 oz beeswax\n1 cup olive oil\n10 drops lavender essential oil\nTake off the heat and add 10 drops of lavender essential oil.",
         ['essential_oils' => [['id' => 'lavender', 'drops' => 10.0]]],
     ],
+    'drops are of no herb that is listed' => [
+        "100 g olive oil\n20 g beeswax\n5 g peppermint leaf\nAdd 10 drops peppermint.",
+        ['essential_oils' => [['id' => 'peppermint', 'drops' => 10.0]]],
+    ],
     'half of it, and the rest' => [
         "100 g shea butter\n50 g cocoa butter\n50 g coconut oil\n".
         'Melt the 50 g cocoa butter and half of the coconut oil first. Whip in the 100 g shea butter, then the remaining 25 g coconut oil.',

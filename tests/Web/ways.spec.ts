@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { benchWith, ownHouse, thatIsIt } from './support'
 
 test('a slow cooker at 38 °C for six to eight hours, cooled uncovered, stood and strained twice', async ({ page }) => {
@@ -143,12 +143,17 @@ test('a whole wish is typed as it would be said, and becomes the sentence', asyn
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Calendula in olive oil')
 })
 
-test('of several herbs each is dried, wilted or fresh, by a word of the sentence', async ({ page }) => {
-  const house = await ownHouse(page)
+/** A wish typed at the Bench in one sentence. */
+async function typed(page: Page, house: string, wish: string) {
   await page.goto(house + '/bench')
   await page.getByRole('button', { name: 'Type it all at once' }).click()
-  await page.getByLabel('As you would say it').fill('calendula wilted and yarrow dried in olive, quart jar')
+  await page.getByLabel('As you would say it').fill(wish)
   await page.keyboard.press('Enter')
+}
+
+test('of several herbs each is dried, wilted or fresh, by a word of the sentence', async ({ page }) => {
+  const house = await ownHouse(page)
+  await typed(page, house, 'calendula wilted and yarrow dried in olive, quart jar')
   const sentence = page.getByRole('heading', { level: 1 })
   await expect(sentence).toContainText('calendula wilted and yarrow dried, one to ten by dry weight')
   const states = page.getByRole('button', { name: /^how each herb is/ })
@@ -162,10 +167,7 @@ test('of several herbs each is dried, wilted or fresh, by a word of the sentence
 
 test('a ratio of fresh herb that does not cover is taken of the herb as it lies', async ({ page }) => {
   const house = await ownHouse(page)
-  await page.goto(house + '/bench')
-  await page.getByRole('button', { name: 'Type it all at once' }).click()
-  await page.getByLabel('As you would say it').fill('St John’s wort fresh 1:5 in olive, pint jar')
-  await page.keyboard.press('Enter')
+  await typed(page, house, 'St John’s wort fresh 1:5 in olive, pint jar')
   await page.getByRole('button', { name: 'Take 1:5 of the herb as it lies, water and all.' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('fresh, one to five as it lies, in olive oil')
   await expect(page.getByRole('button', { name: 'Start this batch' })).toBeEnabled()

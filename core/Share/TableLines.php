@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Kettle\Share;
 
-/** Numbers with no unit behind them: of a table whose head says it, and of lines that come to a hundred, which are per cent. */
-final class BareNumbers
+/** Tables as lines of text: the unit that the head says behind each number, and per cent behind numbers that come to a hundred. */
+final class TableLines
 {
     /** By what a head calls it, and last how much with none; the first that a table has is taken. */
     private const UNITS = [
@@ -92,5 +92,23 @@ final class BareNumbers
         }
 
         return implode("\n", array_map(fn (string $line) => preg_replace(self::LINE, '$1: $2 %', $line) ?? $line, $lines));
+    }
+
+    /** The rows of a table drawn with strokes, "| calendula | 50 g |", as lines; its head and its rule are none. */
+    public static function drawn(string $text): string
+    {
+        return preg_replace_callback('/^[ \t]*\|.*\|[ \t]*$/mu', self::ofRow(...), $text) ?? $text;
+    }
+
+    /** @param  array<string>  $m a row as it is drawn */
+    private static function ofRow(array $m): string
+    {
+        $cells = array_map('trim', explode('|', $m[0]));
+
+        $cells = array_values(array_filter($cells, fn (string $cell) => preg_match('/[\p{L}\d]/u', $cell) === 1));
+        // "| calendula | 50 g | 2 cups |" has the one beside the other.
+        $isTwice = count($cells) === 3 && count(preg_grep('/^[\d½¼¾⅓⅔]/u', $cells) ?: []) === 2 && preg_match('/^\p{L}/u', $cells[0]) === 1;
+
+        return $isTwice ? "{$cells[0]} - {$cells[1]} ({$cells[2]})" : implode(' - ', $cells);
     }
 }
