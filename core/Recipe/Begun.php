@@ -6,6 +6,7 @@ namespace Kettle\Recipe;
 
 use Kettle\Diary\DiaryException;
 use Kettle\Infusion\Methods;
+use Kettle\Material\State;
 use Kettle\Reason\RefusedException;
 use Kettle\Time\Dates;
 use Kettle\Time\Day;
@@ -40,8 +41,8 @@ final readonly class Begun
             $method = Fields::text($wish, 'method');
             if ($method !== null && isset($methods->all()[$method]) && $methods->method($method)->heated) {
                 // What is begun today is still to be done, in the hours that are left for it; since when it is warm is written
-                // at the stove.
-                if ($day == $kitchen->today()) {
+                // at the stove. Of wet herb for the kitchen every hour under oil counts, and nobody has said which it was.
+                if ($day == $kitchen->today() && ! self::isWetFood($wish, $kitchen)) {
                     return [['begun' => null, 'start' => $day->format('Y-m-d')] + $wish, $kitchen];
                 }
                 throw DiaryException::begunWarm($methods->method($method)->name);
@@ -51,6 +52,16 @@ final readonly class Begun
         }
 
         return [['begun' => null, 'start' => $day->format('Y-m-d')] + $wish, $kitchen->asOf($day)];
+    }
+
+    /** @param  array<mixed>  $wish */
+    private static function isWetFood(array $wish, Kitchen $kitchen): bool
+    {
+        $purpose = $kitchen->cupboard()->purposes()[Fields::text($wish, 'purpose') ?? ''] ?? null;
+        $herbs = [...is_array($wish['herbs'] ?? null) ? $wish['herbs'] : [], $wish['herb'] ?? []];
+        $isWet = fn (mixed $herb): bool => is_array($herb) && ! in_array($herb['state'] ?? null, [null, State::Dried->value], true);
+
+        return $purpose?->foodOnly === true && array_filter($herbs, $isWet) !== [];
     }
 
     /**

@@ -60,6 +60,19 @@ it('refuses a day that cannot be, and what goes not with it', function (array $m
     'deadly' => [['herb' => ['id' => 'foxglove']], 'herb', 'deadly'],
 ]);
 
+// Every hour under oil counts for wet herb that is eaten: no more than four, FDA Food Code 2022, 3-501.19, from memory.
+it('takes what is warmed to be begun now where that was today, and wet herb for the kitchen not', function (array $more, ?string $fault) {
+    $wish = ['herb' => ['id' => 'garlic', ...$more['herb'] ?? []], 'oils' => ['olive'], 'method' => 'slow-cooker', 'begun' => '2026-11-24'];
+    $faults = Support::faults([...$wish, ...array_diff_key($more, ['herb' => 0])]);
+    expect($faults)->toBe($fault === null ? [] : [$fault]);
+})->with([
+    'dried, for the skin' => [['herb' => ['state' => 'dried']], null],
+    'fresh, for the skin' => [['herb' => ['state' => 'fresh']], null],
+    'dried, for the kitchen' => [['herb' => ['state' => 'dried'], 'purpose' => 'kitchen'], null],
+    'fresh, for the kitchen' => [['herb' => ['state' => 'fresh'], 'purpose' => 'kitchen', 'kept' => 'fridge'], 'begun: never_so'],
+    'wilted, for the kitchen' => [['herb' => ['state' => 'wilted'], 'purpose' => 'kitchen', 'kept' => 'fridge'], 'begun: never_so'],
+]);
+
 it('is no part of a recipe, nor of the same again', function () {
     expect(RecipeFile::shared(standing(['ratio' => '1:5'])))
         ->not->toHaveKey('begun')

@@ -83,6 +83,15 @@ function anyWish(callable $one): array
     ]);
 }
 
+/** @param  array<string, mixed>  $wish */
+function isWetFoodBegunToday(array $wish, string $sentence): bool
+{
+    return ($wish['purpose'] ?? '') === 'kitchen' &&
+        $wish['herbs'][0]['state'] !== 'dried' &&
+        in_array($wish['method'], ['double-boiler', 'slow-cooker', 'water-bath', 'incubator', 'gentle-pan'], true) &&
+        str_contains($sentence, 'begun Tuesday 24 November');
+}
+
 it('reads every sentence that it writes as the wish it was written of', function (int $seed) {
     mt_srand($seed);
     $one = fn (array $of): mixed => $of[mt_rand(0, count($of) - 1)];
@@ -95,6 +104,12 @@ it('reads every sentence that it writes as the wish it was written of', function
             continue;
         }
         $seen++;
+        // What is wet, for the kitchen and warmed is not said to be begun today: then nobody knows how long it stands by now.
+        if (isWetFoodBegunToday($wish, $sentence)) {
+            expect(Support::faults(Support::sentence($sentence)['wish']))->toContain('begun: never_so');
+
+            continue;
+        }
         [$again, $read] = readAgain($sentence);
         expect($again)->toBe($sentence)->and($read['unread'])->toBe([], $sentence)->and($read['guesses'])->toBe([], $sentence);
     }
