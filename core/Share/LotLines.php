@@ -110,7 +110,10 @@ final readonly class LotLines
     {
         $lot = $parts = [];
         $put = function (string $field, string $value, string $text, bool $guess = false) use (&$lot, &$parts): void {
-            // One note does not put out another.
+            // One note does not put out another, and none is told twice.
+            if ($field === 'note' && in_array($value, explode('; ', $lot['note'] ?? ''), true)) {
+                return;
+            }
             $lot[$field] = $field === 'note' && isset($lot['note']) ? $lot['note'].'; '.$value : $value;
             $parts[] = ['as' => $field, 'text' => $text, 'guess' => $guess];
         };
@@ -307,7 +310,8 @@ final readonly class LotLines
             $amount === null &&
             (preg_match(self::POUNDS_BEHIND, $piece, $m) === 1 ||
                 preg_match(
-                    '/^(.*\p{L})\s+([\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔]*(?:\s*(?:-|to)\s*\d[\d.,]*)?\s*\p{L}+(?:\s\p{L}{1,3})?)$/u',
+                    '/^(.*?\p{L})\s+((?:\d{1,3}\s*[x×]\s*)?[\d½¼¾⅓⅔][\d.,\/½¼¾⅓⅔]*'.
+                        '(?:\s*(?:-|to)\s*\d[\d.,]*)?\s*\p{L}+(?:\s\p{L}{1,3})?)$/u',
                     $piece,
                     $m,
                 ) === 1)

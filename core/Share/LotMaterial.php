@@ -44,6 +44,16 @@ final readonly class LotMaterial
                 ? $this->cupboard->carrierNamed("{$bare} oil")
                 : null);
 
+        // "Calendula oil infused in olive" is no more olive oil: whose it is, and what is in it, is for who has it to say.
+        if (preg_match('/\binfused\b/iu', $bare) === 1 && $this->words->knownHerb($bare) !== null) {
+            return ['carrier', null, $bare];
+        }
+        // "Dried rosehips, 200 g" are the hips, and what is poured is their oil.
+        $isPlant = $ml === null && $this->words->knownHerb($bare) !== null && preg_match('/\b(?:oils?|butters?|fats?)\b/iu', $bare) !== 1;
+        if ($isPlant && $carrier !== null && $this->cupboard->herbNamed($bare) !== null) {
+            $carrier = null;
+        }
+
         return match (true) {
             $carrier !== null => ['carrier', $carrier->id, $carrier->name],
             $addition !== null => ['addition', $addition->id, $addition->name],

@@ -181,11 +181,15 @@ final readonly class LotPieces
             "/(?<=\\s|^){$share}\\s+(?:of\\s+)?(?:an?|the)\\s+{$size}\\s+{$vessel}(?:\\s+left)?(?=\\s*(?:[,;]|$))/iu" => '$2, $1 left',
             "/(?<=\\p{L})\\s+{$size}\\s+{$vessel},?\\s+(?:about\\s+|still\\s+)?{$share}\\s+".
             '(full|left|gone|used|empty)\b/iu' => ', $1, $2 $3',
+            // "1 litre bottle cost £2.50 best before 12/2026": a price stands by itself.
+            '/,?\s+(?:costs?|paid|price:?)\s+(\p{Sc}?\s*\d{1,6}(?:[.,]\d{1,2})?'.
+            '(?:\s*\p{Sc}|\s+[A-Z]{3}\b)?)(?=\s|[,;]|$)/u' => ', $1, ',
             // What is frozen has all its water, wherever that is said.
             '/^(?:deep[\s-]+)?frozen\s+(?=\p{L})([^,;(\d]+)/iu' => '$1; frozen; ',
             '/\s+(?:in|from|out\s+of)\s+(?:the|my|our)\s+freezer\b|(?<=\p{L})\s+frozen(?=\s+\d)/iu' => '; frozen; ',
             '/(?<=\p{L})\s+(\d{1,2}\s*%(?:\s*(?:vol|abv)\b\.?)?)\s+(?='.self::MEASURE.')/iu' => ', $1, ',
-            "/^({$empty}[^,;]*?)\\s+with\\s+(?:\\p{L}+\\s+){0,2}(?:lids?|caps?|tops?|droppers?|pumps?)\\b/iu" => '$1',
+            "/^((?:\\d{1,5}\\s+)?{$empty}[^,;]*?)\\s+(?:with|and|\\+)\\s+(?:\\p{L}+\\s+){0,2}".
+            '(?:lids?|caps?|tops?|droppers?|pumps?)\b/iu' => '$1',
             "/^({$empty}.*\\d)\\s*(?:pcs?|pieces)\\b\\.?$/iu" => '$1',
             $before => '$1$2/20$3',
             $about => '',

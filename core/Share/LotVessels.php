@@ -35,10 +35,11 @@ final readonly class LotVessels
         foreach (
             [
                 "{$vessels},?\\s+{$size}(?:\\s*[,x×–-]\\s*{$many})?",
+                "{$vessels},?\\s+{$size}\\s*\\(\\s*{$many}\\s*\\)",
                 // Whatever else is said of them, so many of a size are vessels.
                 "(?:[\\p{L}-]+\\s+){0,2}?{$vessels},?\\s+{$size}\\s*[,x×–-]\\s*{$many}",
                 "{$vessels},?\\s+{$many}\\s*[,x×]\\s*{$size}",
-                "{$many}\\s+{$vessels}\\s*[,(]\\s*{$size}\\)?",
+                "{$many}\\s+{$vessels}\\s*[,(]?\\s*{$size}\\)?",
             ] as $said
         ) {
             $line =
