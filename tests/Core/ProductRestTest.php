@@ -138,3 +138,27 @@ it('has its name without how many there are, and asks how large they are', funct
         ->and($read->lines[0]['says'])
         ->toBe('How large the 12 tubes are is not said: choose them.');
 });
+
+// What is usual in a product is no part of a recipe that does not list it: common practice, no source.
+it('makes of a recipe what it lists, and tells what is usual and left out', function (string $text, array $none, ?string $told) {
+    $read = (new Kettle\Share\ListedProduct(Support::planning()->cupboard(), Support::kitchen()))->read($text);
+    expect(array_filter($read->wish, fn (mixed $each) => $each === []))
+        ->toBe($none)
+        ->and(array_values(preg_grep('/^Usual in it/', $read->notes)))
+        ->toBe($told === null ? [] : ["Usual in it and not listed, so it is left out: {$told}."]);
+})->with([
+    'a lip balm of wax and oil' => ["Lip balm\n10 g beeswax\n40 g olive oil", ['butters' => []], 'cocoa butter'],
+    'a balm' => ["Gardener's balm\n20 g beeswax\n100 g olive oil", ['butters' => []], 'shea butter'],
+    'one with its butter' => ["Lip balm\n10 g beeswax\n30 g olive oil\n10 g shea butter", [], null],
+    'a salve, in which no butter is usual' => ["Salve\n10 g beeswax\n40 g olive oil", [], null],
+    // Of one thing alone the rest is as usual.
+    'an oil and no more' => ["Lip balm\n40 g olive oil", [], null],
+]);
+
+it('is planned as it is listed', function () {
+    $read = (new Kettle\Share\ListedProduct(Support::planning()->cupboard(), Support::kitchen()))->read(
+        "Lip balm\n10 g beeswax\n40 g olive oil",
+    );
+    $pot = Tests\Core\Melted::ask($read->wish)['pot'];
+    expect(array_column($pot, 'name'))->toBe(['olive oil', 'beeswax']);
+});

@@ -20,7 +20,7 @@ use Kettle\Melt\Melting;
 use Kettle\Melt\MeltTable;
 use Kettle\Melt\ProductDocument;
 use Kettle\Recipe\Planning;
-use Kettle\Share\PastedProduct;
+use Kettle\Share\ListedProduct;
 
 /** A product wished for, amounts out. */
 final class MeltController extends Controller
@@ -46,7 +46,7 @@ final class MeltController extends Controller
     #[Operation('Read a product written as plain lines')]
     public function read(ReadRecipe $form, KitchenFactory $kitchens, Planning $planning): ReadProductView
     {
-        $read = (new PastedProduct($planning->cupboard(), $kitchens->plain()))->read($form->string('text')->toString());
+        $read = (new ListedProduct($planning->cupboard(), $kitchens->plain()))->read($form->string('text')->toString());
 
         return new ReadProductView(
             $read->name,
