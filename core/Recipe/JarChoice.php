@@ -77,12 +77,14 @@ final readonly class JarChoice
         return null;
     }
 
-    /** Whether a ratio that was meant of the herb as it lies, and taken of its dry weight, would cover it as it was meant. */
-    public static function coversAsItLies(Wish $wish, Kitchen $kitchen, Ratio $ratio): bool
+    /** The ratio, where it was taken of the dry weight of the herb and covers it when it is meant of the herb as it lies. */
+    public static function asItLies(Wish $wish, Kitchen $kitchen, Ratio $ratio): ?Ratio
     {
         return ! $wish->sizing->seekingCover &&
             $wish->sizing->ratio !== null &&
-            self::isCovered($wish->asItLies($ratio), $kitchen, $kitchen->uptakeFor($wish));
+            self::isCovered($wish->asItLies($ratio), $kitchen, $kitchen->uptakeFor($wish))
+            ? $ratio
+            : null;
     }
 
     private static function isCovered(Wish $tried, Kitchen $kitchen, Uptake $uptake): bool
@@ -114,7 +116,7 @@ final readonly class JarChoice
             $would = self::covering($wish, $kitchen, $ratio);
             throw WishException::withWays(
                 JarException::herbStandsOut($ratio->text(), $levels->levelMm, $levels->bedMm, $would?->text())->about('ratio'),
-                JarRemedies::ofStandingOut($wish, $would, self::coversAsItLies($wish, $kitchen, $ratio) ? $ratio : null),
+                JarRemedies::ofStandingOut($wish, $would, self::asItLies($wish, $kitchen, $ratio)),
             );
         }
 

@@ -156,7 +156,7 @@ final class Notes
         if ($byJar?->coverMm === null ? ! $amounts->levels->isWellCovered() : $cover < $wanted - 0.5) {
             $ratio = $amounts->ratio;
             $would = $byJar === null ? JarChoice::covering($wish, $kitchen, $ratio) : null;
-            $asItLies = $byJar === null && JarChoice::coversAsItLies($wish, $kitchen, $ratio) ? $ratio : null;
+            $asItLies = $byJar === null ? JarChoice::asItLies($wish, $kitchen, $ratio) : null;
             $notes[] = self::note(
                 'cover',
                 'care',

@@ -36,9 +36,7 @@ final class Sentence
                 ? []
                 : [self::plain('space'), self::piece('kept', Said::of('sentence.kept-'.$wish->storage()), true)],
             self::plain('comma'),
-            $wish->mix->isSingle()
-                ? self::piece('form', self::form($wish->mix->first()), $chosen('form'))
-                : self::piece('states', self::states($wish->mix), $chosen('form')),
+            self::asItGoesIn($wish->mix, $chosen('form')),
             ...$wish->sizing->byJar === null
                 ? [self::plain('comma'), self::piece('ratio', self::ratio($wish, $amounts->ratio), $chosen('ratio'))]
                 : [],
@@ -92,9 +90,7 @@ final class Sentence
             self::piece('purpose', Said::just(['purpose' => $wish->purpose]), in_array('purpose', $wish->asked->chosen, true)),
             ...self::heeds($wish),
             self::plain('comma'),
-            $wish->mix->isSingle()
-                ? self::piece('form', self::form($wish->mix->first()), true)
-                : self::piece('states', self::states($wish->mix), true),
+            self::asItGoesIn($wish->mix, true),
             self::plain('in-oil'),
             self::piece('oils', self::oils($wish), true),
             self::plain('comma'),
@@ -235,6 +231,12 @@ final class Sentence
             'herbs' => $herbs,
             'parts' => ['ratio' => array_map(fn (float $part) => Numbers::isWord($part) ? (int) round($part) : round($part, 2), $parts)],
         ]);
+    }
+
+    /** @return array{slot: string, text: Said, chosen: bool} how one herb is cut, and how each of several is */
+    private static function asItGoesIn(HerbMix $mix, bool $was): array
+    {
+        return $mix->isSingle() ? self::piece('form', self::form($mix->first()), $was) : self::piece('states', self::states($mix), $was);
     }
 
     /** Of several herbs whether they are dried, wilted or fresh: of all of them, or of each where they are not alike. */

@@ -49,8 +49,7 @@ final readonly class LotMaterial
             return ['carrier', null, $bare];
         }
         // "Dried rosehips, 200 g" are the hips, and what is poured is their oil.
-        $isPlant = $ml === null && $this->words->knownHerb($bare) !== null && preg_match('/\b(?:oils?|butters?|fats?)\b/iu', $bare) !== 1;
-        if ($isPlant && $carrier !== null && $this->cupboard->herbNamed($bare) !== null) {
+        if ($herb !== null && $ml === null && preg_match('/\b(?:oils?|butters?|fats?)\b/iu', $bare) !== 1) {
             $carrier = null;
         }
 
